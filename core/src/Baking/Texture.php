@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Baking;
+
+use MildBowl\Core\Data;
+use MildBowl\Core\Range;
+
+/** How a batch leaves the kitchen: its final moisture, and whether heat killed what was raw. */
+final readonly class Texture
+{
+    private function __construct(
+        public string $id,
+        public string $name,
+        public ?Range $moisture,
+        public bool $isHeated,
+        private bool $hard,
+    ) {}
+
+    /** @return list<string> */
+    public static function ids(): array
+    {
+        return array_keys(Data::tables()['textures']);
+    }
+
+    public static function of(string $id): self
+    {
+        $row = Data::tables()['textures'][$id] ?? throw new \OutOfBoundsException("There is no texture \"$id\".");
+        $moisture = $row['moistureBest'] === '' ? null : Range::of((float) $row['moistureLow'] / 100, (float) $row['moistureBest'] / 100, (float) $row['moistureHigh'] / 100);
+
+        return new self($id, $row['name'], $moisture, $row['heated'] === '1', $row['hard'] === '1');
+    }
+
+    /** Hard or sticky to chew. */
+    public function isHard(): bool
+    {
+        return $this->hard;
+    }
+
+    /** Grams after the oven: the solids stay, the water leaves; never more than went in. */
+    public function bakedGrams(Range $dough, Range $solids): Range
+    {
+        if ($this->moisture === null) {
+            return $dough;
+        }
+
+        return Range::of(
+            min($dough->low, $solids->low / (1 - $this->moisture->low)),
+            min($dough->best, $solids->best / (1 - $this->moisture->best)),
+            min($dough->high, $solids->high / (1 - $this->moisture->high)),
+        );
+    }
+}

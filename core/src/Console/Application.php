@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Console;
+
+use MildBowl\Core\Formulate\Formulate;
+use MildBowl\Core\Formulate\Request;
+use MildBowl\Core\Formulate\RequestRefused;
+
+/** The console of the core: one JSON request in, one JSON answer out; with --lines one a line. */
+final readonly class Application
+{
+    private const USAGE = <<<'TEXT'
+        Usage: mildbowl formulate [--lines] [FILE]
+
+        Reads one request (JSON, version 1) from FILE or standard input and prints the answer.
+        With --lines: one request a line, one answer a line, in order.
+        Exit code: 0 when every request was answered, 1 when any was refused, 2 for wrong usage.
+
+        TEXT;
+
+    /**
+     * @param  resource  $input
+     * @param  resource  $output
+     * @param  resource  $errors
+     */
+    public function __construct(private mixed $input, private mixed $output, private mixed $errors) {}
+
+    /** @param  list<string>  $arguments  without the program's name */
+    public function run(array $arguments): int
+    {
+        $command = array_shift($arguments);
+        if ($command === '--help' || $command === 'help') {
+            fwrite($this->output, self::USAGE);
+
+            return 0;
+        }
+        $answer = match ($command) {
+            'formulate' => static fn (string $json): array => Formulate::answer(Request::fromJson($json)),
+            default => null,
+        };
+        $lines = in_array('--lines', $arguments, true);
+        $files = array_values(array_filter($arguments, static fn (string $argument): bool => $argument !== '--lines'));
+        if ($answer === null || count($files) > 1 || ($files !== [] && str_starts_with($files[0], '--'))) {
+            fwrite($this->errors, self::USAGE);
+
+            return 2;
+        }
+        $source = $files === [] ? $this->input : @fopen($files[0], 'r');
+        if ($source === false) {
+            fwrite($this->errors, "{$files[0]} cannot be read.\n");
+
+            return 2;
+        }
+        if (! $lines) {
+            return $this->one((string) stream_get_contents($source), $answer) ? 0 : 1;
+        }
+        $code = 0;
+        while (($line = fgets($source)) !== false) {
+            if (trim($line) !== '' && ! $this->one($line, $answer)) {
+                $code = 1;
+            }
+        }
+
+        return $code;
+    }
+
+    /** @param  callable(string): array<string, mixed>  $answer */
+    private function one(string $json, callable $answer): bool
+    {
+        $answered = true;
+        try {
+            $result = $answer($json);
+        } catch (RequestRefused $refused) {
+            $result = $refused->toArray();
+            $answered = false;
+        }
+        fwrite($this->output, json_encode($result, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n");
+
+        return $answered;
+    }
+}

@@ -1,0 +1,415 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\DataCompiler;
+
+use MildBowl\Core\Kitchen\Tokenizer;
+use MildBowl\Core\Pantry\Composition;
+use RuntimeException;
+
+/**
+ * Turns the CSV files people edit into the one constant array the program reads.
+ * Every reference between files is checked here, so that a typing slip stops the build and not a dog's supper.
+ */
+final class Compiler
+{
+    /** @var array<string, array<string, mixed>> */
+    private array $entries = [];
+
+    public function __construct(private readonly string $folder) {}
+
+    /** @return array<string, mixed> */
+    public function compile(): array
+    {
+        $this->entries = $this->readEntries();
+        [$lexicon, $names] = $this->readNames();
+        $data = [
+            'entries' => $this->entries,
+            'lexicon' => $lexicon,
+            'names' => $names,
+            'forms' => $this->readForms(),
+            'formWords' => $this->readFormWords(),
+            'units' => $this->readUnits(),
+            'measures' => $this->readMeasures(),
+            'densities' => $this->byIngredientAndForm('densities'),
+            'pieces' => $this->readPieces(),
+            'uptake' => $this->readUptake(),
+            'textures' => $this->readKeyed('textures', 'texture'),
+            'feels' => $this->table('feels'),
+            'actives' => $this->readActives(),
+            'groups' => $this->readGroups(),
+            'cross' => $this->readCross(),
+            'rules' => $this->readRules(),
+            'exclusions' => $this->readExclusions(),
+            'conditions' => $this->readKeyed('conditions', 'condition'),
+            'medicines' => $this->readKeyed('medicines', 'medicine'),
+            'breeds' => $this->readBreeds(),
+            'doses' => $this->table('doses'),
+            'energy' => $this->readKeyed('energy', 'key'),
+            'bites' => $this->table('bites'),
+            'sources' => array_column($this->table('sources'), 'name', 'source'),
+            'benign' => $this->readBenign(),
+            'verbs' => $this->readWordList('cooking-verbs'),
+        ];
+        $data['version'] = substr(hash('sha256', serialize($data)), 0, 16);
+
+        return $data;
+    }
+
+    /** @return list<array<string, string>> */
+    private function table(string $name): array
+    {
+        return (new Table($this->folder, $name))->rows();
+    }
+
+    /** @return array<string, array<string, string>> */
+    private function readKeyed(string $name, string $key): array
+    {
+        return array_column($this->table($name), null, $key);
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private function readEntries(): array
+    {
+        $parents = [];
+        foreach ($this->table('groups') as $row) {
+            $parents[$row['group']] = Table::parts($row['parents'], ';');
+        }
+        $entries = [];
+        foreach ($this->table('ingredients') as $row) {
+            $composition = [];
+            foreach (Composition::COLUMNS as $column) {
+                $composition[] = Table::number($row[$column]);
+            }
+            $entries[$row['id']] = [
+                'name' => $row['name'],
+                'groups' => $this->closure(Table::parts($row['groups'], ';'), $parents),
+                'jobs' => Table::parts($row['jobs'], ';'),
+                'composition' => $composition,
+                'source' => $row['source'],
+                'confidence' => $row['confidence'],
+            ];
+        }
+        foreach ($this->table('entries') as $row) {
+            if (isset($entries[$row['id']])) {
+                throw new RuntimeException("entries.csv: {$row['id']} stands in ingredients.csv too.");
+            }
+            $like = $row['like'] === '' ? null : ($entries[$row['like']] ?? throw new RuntimeException("entries.csv, {$row['id']}: there is no ingredient {$row['like']}."));
+            $entries[$row['id']] = [
+                'name' => $row['name'],
+                'groups' => $this->closure(Table::parts($row['groups'], ';'), $parents),
+                'jobs' => $like['jobs'] ?? [],
+                'composition' => $like['composition'] ?? null,
+                'source' => 'EST',
+                'confidence' => 'C',
+                'like' => $row['like'],
+            ];
+        }
+
+        return $entries;
+    }
+
+    /**
+     * @param  list<string>  $groups
+     * @param  array<string, list<string>>  $parents
+     * @return array<string, true> the groups with all their parents
+     */
+    private function closure(array $groups, array $parents): array
+    {
+        $closed = [];
+        while ($groups !== []) {
+            $group = array_pop($groups);
+            if (! isset($closed[$group])) {
+                $closed[$group] = true;
+                $groups = [...$groups, ...($parents[$group] ?? [])];
+            }
+        }
+        ksort($closed);
+
+        return $closed;
+    }
+
+    /**
+     * The lexicon: key of a phrase => [ingredient id, 1 when the word is ambiguous outside an ingredient list].
+     * Phrases that must match letter by letter stand under "!".
+     *
+     * @return array{array{first: array<string, int>, phrases: array<string, array{string, int}>}, array<string, list<string>>}
+     */
+    private function readNames(): array
+    {
+        $phrases = $first = $names = [];
+        $add = function (string $name, string $id) use (&$phrases, &$first): void {
+            $ambiguous = str_ends_with($name, '~') ? 1 : 0;
+            $exact = str_ends_with($name, '!');
+            $plain = rtrim($name, '~!');
+            $key = $exact ? '!'.$plain : Tokenizer::key($plain);
+            if (isset($phrases[$key]) && $phrases[$key][0] !== $id) {
+                throw new RuntimeException("names.csv: \"$plain\" names both {$phrases[$key][0]} and $id.");
+            }
+            $phrases[$key] = [$id, $ambiguous];
+            if (! $exact) {
+                $words = explode(' ', $key);
+                $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
+            }
+        };
+        foreach ($this->table('names') as $row) {
+            $this->known($row['ingredient'], 'names.csv');
+            foreach (Table::parts($row['names']) as $name) {
+                $add($name, $row['ingredient']);
+                $names[$row['ingredient']][] = rtrim($name, '~!');
+            }
+        }
+        foreach ($this->table('ignored') as $row) {
+            $key = Tokenizer::key($row['phrase']);
+            $phrases[$key] ??= ['', 0];
+            $words = explode(' ', $key);
+            $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
+        }
+        foreach (array_keys($this->entries) as $id) {
+            if (! isset($names[$id])) {
+                throw new RuntimeException("names.csv: $id has no name.");
+            }
+        }
+
+        return [['first' => $first, 'phrases' => $phrases], $names];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private function readForms(): array
+    {
+        $forms = [];
+        foreach ($this->table('forms') as $row) {
+            $this->known($row['ingredient'], 'forms.csv');
+            $this->known($row['becomes'], 'forms.csv');
+            $forms[$row['ingredient']][$row['form']] = $row['becomes'];
+        }
+
+        return $forms;
+    }
+
+    /** @return array{first: array<string, int>, phrases: array<string, list<string>>} */
+    private function readFormWords(): array
+    {
+        $phrases = $first = [];
+        foreach ($this->table('form-words') as $row) {
+            foreach (Table::parts($row['words']) as $phrase) {
+                $key = Tokenizer::key($phrase);
+                $phrases[$key][] = $row['form'];
+                $words = explode(' ', $key);
+                $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
+            }
+        }
+
+        return ['first' => $first, 'phrases' => $phrases];
+    }
+
+    /** @return array{names: array<string, string>, sizes: array<string, array<string, array{string, float}>>} */
+    private function readUnits(): array
+    {
+        $names = $sizes = [];
+        foreach ($this->table('units') as $row) {
+            foreach (Table::parts($row['names']) as $name) {
+                $names[Tokenizer::key($name)] = $row['unit'];
+            }
+            foreach (['us', 'metric', 'imperial', 'australian'] as $system) {
+                $sizes[$system][$row['unit']] = [$row['kind'], (float) $row[$system]];
+            }
+        }
+
+        return ['names' => $names, 'sizes' => $sizes];
+    }
+
+    /** @return array{names: array<string, string>, sizes: array<string, array{string, float, float, float}>} */
+    private function readMeasures(): array
+    {
+        $names = $sizes = [];
+        foreach ($this->table('measures') as $row) {
+            foreach (Table::parts($row['names']) as $name) {
+                $names[Tokenizer::key($name)] = $row['unit'];
+            }
+            $sizes[$row['unit']] = [$row['kind'], (float) $row['low'], (float) $row['best'], (float) $row['high']];
+        }
+
+        return ['names' => $names, 'sizes' => $sizes];
+    }
+
+    /** @return array<string, array<string, array{float, float, float}>> */
+    private function byIngredientAndForm(string $name): array
+    {
+        $result = [];
+        foreach ($this->table($name) as $row) {
+            $this->known($row['ingredient'], "$name.csv");
+            $result[$row['ingredient']][$row['form']] = $this->ordered($row, "$name.csv, {$row['ingredient']}");
+        }
+
+        return $result;
+    }
+
+    /** @return array<string, array<string, array{float, float, float}>> keyed by ingredient, then "unit:size" */
+    private function readPieces(): array
+    {
+        $result = [];
+        foreach ($this->table('pieces') as $row) {
+            $this->known($row['ingredient'], 'pieces.csv');
+            $result[$row['ingredient']]["{$row['unit']}:{$row['size']}"] = $this->ordered($row, "pieces.csv, {$row['ingredient']}");
+        }
+
+        return $result;
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @return array{float, float, float}
+     */
+    private function ordered(array $row, string $place): array
+    {
+        [$low, $best, $high] = [(float) $row['low'], (float) $row['best'], (float) $row['high']];
+        if (! ($low >= 0 && $low <= $best && $best <= $high)) {
+            throw new RuntimeException("$place: low, best and high are not in order.");
+        }
+
+        return [$low, $best, $high];
+    }
+
+    /** @return array<string, array{float, string}> */
+    private function readUptake(): array
+    {
+        $result = [];
+        foreach ($this->table('uptake') as $row) {
+            $this->known($row['ingredient'], 'uptake.csv');
+            $result[$row['ingredient']] = [(float) $row['uptake'], $row['kind']];
+        }
+
+        return $result;
+    }
+
+    /** @return array<string, array<string, array{float, float, float}>> per 100 g, keyed by ingredient and substance */
+    private function readActives(): array
+    {
+        $result = [];
+        foreach ($this->table('actives') as $row) {
+            $this->known($row['ingredient'], 'actives.csv');
+            $result[$row['ingredient']][$row['substance']] = $this->ordered($row, "actives.csv, {$row['ingredient']}");
+        }
+
+        return $result;
+    }
+
+    /** @return array{labels: array<string, string>, aliases: array<string, string>} */
+    private function readGroups(): array
+    {
+        $labels = $aliases = [];
+        foreach ($this->table('groups') as $row) {
+            $labels[$row['group']] = $row['label'];
+            foreach (Table::parts($row['aliases']) as $alias) {
+                $aliases[$alias] = $row['group'];
+            }
+        }
+
+        return ['labels' => $labels, 'aliases' => $aliases];
+    }
+
+    /** @return array<string, list<array<string, mixed>>> keyed by allergy */
+    private function readCross(): array
+    {
+        $result = [];
+        foreach ($this->table('cross') as $row) {
+            $result[$row['allergy']][] = ['unless' => $this->keys($row['unless'])] + $row;
+        }
+
+        return $result;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function readRules(): array
+    {
+        $rules = [];
+        foreach ($this->table('rules') as $number => $row) {
+            $when = [];
+            foreach (Table::parts($row['when'], ';') as $token) {
+                [$kind, $values] = [...explode(':', $token, 2), ''];
+                $when[$kind] = Table::parts($values);
+            }
+            $rules[] = [
+                'id' => $row['code'].'-'.($number + 1),
+                'groups' => Table::parts($row['groups'], ';'),
+                'words' => $this->keys($row['words']),
+                'unless' => $this->keys($row['unless']),
+                'when' => $when,
+                'emergency' => $row['emergency'] === '1',
+            ] + $row;
+        }
+
+        return $rules;
+    }
+
+    /** @return array<string, list<array<string, mixed>>> keyed by condition */
+    private function readExclusions(): array
+    {
+        $result = [];
+        foreach ($this->table('exclusions') as $row) {
+            $result[$row['condition']][] = ['groups' => Table::parts($row['groups'], ';'), 'unless' => $this->keys($row['unless'])] + $row;
+        }
+
+        return $result;
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private function readBreeds(): array
+    {
+        $result = [];
+        foreach ($this->table('breeds') as $row) {
+            $entry = [
+                'breed' => $row['breed'],
+                'terrier' => $row['terrier'] === '1',
+                'research' => Table::number($row['research']),
+                'fragile' => $row['fragile'] === '1',
+                'note' => $row['note'],
+                'groups' => Table::parts($row['group'], ';'),
+                'source' => $row['source'],
+            ];
+            foreach ([$row['breed'], ...Table::parts($row['aliases'])] as $name) {
+                $result[$name] = $entry;
+            }
+        }
+
+        return $result;
+    }
+
+    /** @return array<string, true> */
+    private function readBenign(): array
+    {
+        $words = [];
+        foreach ($this->readWordList('benign-words') as $word => $_) {
+            $words[Tokenizer::stem($word)] = true;
+            $words[$word] = true;
+        }
+
+        return $words;
+    }
+
+    /** @return array<string, true> */
+    private function readWordList(string $name): array
+    {
+        $words = [];
+        foreach (file("{$this->folder}/$name.txt", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $word) {
+            $words[trim($word)] = true;
+        }
+
+        return $words;
+    }
+
+    /** @return list<string> */
+    private function keys(string $cell): array
+    {
+        return array_map(Tokenizer::key(...), Table::parts($cell));
+    }
+
+    private function known(string $id, string $place): void
+    {
+        if (! isset($this->entries[$id]) && ! str_starts_with($id, 'group:')) {
+            throw new RuntimeException("$place: there is no ingredient $id.");
+        }
+    }
+}

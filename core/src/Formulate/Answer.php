@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Formulate;
+
+use MildBowl\Core\Baking\Batch;
+use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Feeding\Limit;
+use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Kitchen\ReadLine;
+use MildBowl\Core\Kitchen\ReadRecipe;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Range;
+use MildBowl\Core\Screening\Finding;
+
+/** Puts what was worked out into the shape of the contract. */
+final readonly class Answer
+{
+    public function __construct(
+        private Request $request,
+        private ReadRecipe $recipe,
+        private Texture $texture,
+        private Batch $batch,
+    ) {}
+
+    /**
+     * @param  list<?Range>  $grams
+     * @param  list<list<Finding>>  $findings
+     * @return list<array<string, mixed>>
+     */
+    public function lines(array $grams, array $findings): array
+    {
+        $kcal = [];
+        foreach ($this->batch->dough->portions as $portion) {
+            $kcal[$portion->line] = $portion->kcal();
+        }
+        $lines = [];
+        foreach ($this->recipe->lines as $index => $line) {
+            $lines[] = $this->line($line, $grams[$index], $kcal[$index] ?? null, $findings[$index]);
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return array<string, mixed>
+     */
+    private function line(ReadLine $line, ?Range $grams, ?Range $kcal, array $findings): array
+    {
+        $amount = $line->amounts[0] ?? null;
+        $array = [
+            'text' => $line->text,
+            'section' => $line->section,
+            'quantity' => $amount?->quantity->toArray(),
+            'unit' => $amount?->unit,
+            'ingredient' => $line->ingredient,
+            'form' => $line->forms === [] ? null : implode(', ', $line->forms),
+            'grams' => $grams?->toArray(),
+            'kcal' => $kcal?->toArray(),
+            'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings),
+        ];
+        if ($line->alternatives !== []) {
+            $array['alternatives'] = $line->alternatives;
+        }
+        if ($line->condition !== null) {
+            $array['condition'] = $line->condition;
+        }
+        if ($this->request->explain) {
+            $food = $line->ingredient === null ? null : Catalogue::get($line->ingredient);
+            $array['explain'] = [
+                'row' => $line->row,
+                'name' => $food?->name,
+                'kcalPer100g' => $food?->composition?->kcal,
+                'source' => $food?->source,
+                'confidence' => $food?->confidence,
+                'unread' => $line->unread,
+                'words' => array_map(static fn (array $word): array => ['text' => substr($line->clean, $word['from'], $word['length']), 'role' => $word['role']], $line->words),
+            ];
+        }
+
+        return $array;
+    }
+
+    /**
+     * @param  list<list<Finding>>  $findings
+     * @return list<array<string, mixed>>
+     */
+    public function steps(array $findings): array
+    {
+        $steps = [];
+        foreach ($this->recipe->steps as $index => $step) {
+            $steps[] = ['text' => $step->text, 'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings[$index])];
+        }
+
+        return $steps;
+    }
+
+    /** @return array<string, mixed> */
+    public function batch(): array
+    {
+        $dough = $this->batch->dough;
+        $array = [
+            'doughGrams' => $dough->grams->toArray(),
+            'bakedGrams' => $this->batch->bakedGrams->toArray(),
+            'kcal' => $this->batch->kcal->toArray(),
+            'wetness' => $dough->wetness,
+            'feel' => $dough->feel(),
+        ];
+
+        return $this->request->explain ? $array + ['explain' => [
+            'sign' => $dough->sign(),
+            'waterGrams' => $dough->substances['waterG'] ?? 0.0,
+            'densityGPerMl' => $dough->density(),
+            'texture' => $this->texture->name,
+            'heated' => $this->texture->isHeated,
+        ]] : $array;
+    }
+
+    /** @return array<string, mixed> */
+    public function piece(): array
+    {
+        $nutrients = [];
+        foreach ($this->batch->pieceSubstances() + ['fatG' => 0.0, 'sodiumMg' => 0.0] as $substance => $amount) {
+            $nutrients[$substance] = $amount;
+        }
+        ksort($nutrients);
+
+        return [
+            'count' => $this->batch->count->toArray(),
+            'doughGrams' => $this->batch->pieceDoughGrams->toArray(),
+            'bakedGrams' => $this->batch->pieceBakedGrams->toArray(),
+            'kcal' => $this->batch->pieceKcal->toArray(),
+            'nutrients' => $nutrients,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function ration(Ration $ration, bool $cleared): array
+    {
+        $dog = $ration->dog;
+        $pieces = $ration->pieces;
+        $none = $dog->weightKg === null || $dog->isBreeding();
+        $given = $cleared ? $pieces : 0.0;
+        $holdBack = $dog->foodKcalPer100g === null || $given === null ? null
+            : $given * $this->batch->pieceKcal->best / $dog->foodKcalPer100g * 100;
+        $array = [
+            'dog' => $dog->name,
+            'stage' => $dog->lifeStage()->value,
+            'restingKcal' => $ration->energy->restingKcal,
+            'dailyKcal' => $ration->energy->dailyKcal?->toArray(),
+            'treatBudgetKcal' => $ration->budget->kcal,
+            'piecesPerDay' => $given,
+            'ifCleared' => $none ? 0.0 : $pieces,
+            'heldBy' => $cleared ? $ration->heldBy : 'not-cleared',
+            'holdBackGrams' => $holdBack,
+            'idealWeightKg' => $dog->idealWeightKg(),
+            'limits' => array_map(static fn (Limit $limit): array => ['code' => $limit->code, 'piecesPerDay' => $limit->piecesPerDay], $ration->limits),
+        ];
+
+        return $this->request->explain ? $array + ['explain' => [
+            'heldByIfCleared' => $ration->heldBy,
+            'energyRow' => $ration->energy->row,
+            'energySchool' => $ration->energy->school,
+            'factor' => $ration->energy->factor,
+            'atKg' => $ration->energy->atKg,
+            'budgetPercent' => $ration->budget->percent,
+            'budgetReason' => $ration->budget->reason,
+            'budgetOfKcal' => $ration->budget->ofKcal,
+            'safeBiteMm' => $dog->safeBiteMm(),
+            'limits' => array_map(static fn (Limit $limit): array => ['code' => $limit->code, 'made' => (object) $limit->made], $ration->limits),
+        ]] : $array;
+    }
+}

@@ -1,0 +1,308 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Formulate;
+
+use MildBowl\Core\Baking\Batch;
+use MildBowl\Core\Baking\Cut;
+use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Portion;
+use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Data;
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Kitchen\ReadLine;
+use MildBowl\Core\Kitchen\ReadRecipe;
+use MildBowl\Core\Kitchen\RecipeReader;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Pantry\Weigher;
+use MildBowl\Core\Range;
+use MildBowl\Core\Screening\Circumstances;
+use MildBowl\Core\Screening\DogFindings;
+use MildBowl\Core\Screening\Finding;
+use MildBowl\Core\Screening\Level;
+use MildBowl\Core\Screening\Screener;
+
+/** Answers one request: read, weigh, screen, bake, ration, judge. */
+final class Formulate
+{
+    private const SHARE_OF_DOSE = 0.20;
+
+    private readonly ReadRecipe $recipe;
+
+    private readonly Cut $cut;
+
+    private readonly Texture $texture;
+
+    private readonly Assumptions $assumptions;
+
+    /** @var list<?Range> grams by line */
+    private array $grams = [];
+
+    /** @var list<list<Finding>> */
+    private array $lineFindings = [];
+
+    /** @var list<list<Finding>> */
+    private array $stepFindings = [];
+
+    private readonly Batch $batch;
+
+    private function __construct(private readonly Request $request)
+    {
+        $this->assumptions = new Assumptions;
+        $this->recipe = RecipeReader::read($request->text, $request->steps);
+        $this->cut = $request->cut ?? new Cut('pieces', ['count' => 24.0]);
+        $this->texture = $request->texture ?? Texture::of('biscuit');
+        if ($request->cut === null) {
+            $this->assumptions->add('cut-defaulted', 'No cut was given: 24 pieces assumed.');
+        }
+        if ($request->texture === null) {
+            $this->assumptions->add('texture-defaulted', 'No texture was given: baked as biscuit assumed.');
+        }
+    }
+
+    /**
+     * @return array<string, mixed> the answer of the contract
+     */
+    public static function answer(Request $request): array
+    {
+        $formulate = new self($request);
+        $dough = $formulate->weigh();
+        $formulate->batch = new Batch($dough, $formulate->cut, $formulate->texture, $request->measured);
+        $formulate->screen();
+
+        return $formulate->judge();
+    }
+
+    private function weigh(): Dough
+    {
+        $weigher = new Weigher($this->request->policy->units);
+        $portions = [];
+        foreach ($this->recipe->lines as $index => $line) {
+            $grams = $weigher->weigh($line);
+            $this->grams[] = $grams;
+            if ($line->ingredient === null) {
+                $this->assumptions->add('line-left-out', "Not recognised and left out of every total: \"{$line->text}\".");
+
+                continue;
+            }
+            if ($grams === null) {
+                $this->assumptions->add('line-left-out', "Without an amount and left out of every total: \"{$line->text}\".");
+
+                continue;
+            }
+            if ($weigher->isDefault($line)) {
+                $this->assumptions->add('amount-assumed', "Assumed ".round($grams->low).'–'.round($grams->high)." g for \"{$line->text}\".");
+            }
+            $ingredient = Catalogue::get($line->ingredient);
+            if ($ingredient->composition === null) {
+                $this->assumptions->add('composition-unknown', "What {$ingredient->name} holds is not known: it is in the weight, but in no other total.");
+            }
+            $portions[] = new Portion($index, $ingredient, $grams, $this->request->policy->calorieConvention);
+        }
+
+        return new Dough($portions);
+    }
+
+    private function screen(): void
+    {
+        $screener = new Screener(new Circumstances(
+            $this->request->dogs, $this->texture->id, $this->texture->isHeated, $this->request->policy->garlic,
+            $this->request->policy->pseudoGrains === 'grain',
+        ));
+        foreach ($this->recipe->lines as $index => $line) {
+            $findings = $screener->line($line, $line->ingredient !== null && $this->grams[$index] === null);
+            $findings = $this->withLabels($screener, $line, $findings);
+            array_push($findings, ...$this->leavener($line, $index));
+            $this->lineFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, $line->text), Screener::unique($findings));
+        }
+        foreach ($this->recipe->steps as $step) {
+            $this->stepFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, $step->text), $screener->step($step, $this->recipe->lines));
+        }
+        if ($this->recipe->otherAnimals !== []) {
+            $this->assumptions->add('dogs-only', 'Judged for dogs only, not for: '.implode(', ', $this->recipe->otherAnimals).'.');
+        }
+    }
+
+    /**
+     * A label bound to the line settles what only a label could; its own findings take their place.
+     *
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    private function withLabels(Screener $screener, ReadLine $line, array $findings): array
+    {
+        foreach ($this->request->labels as $label) {
+            if (mb_stripos($line->text, trim($label['name'])) === false) {
+                continue;
+            }
+            $findings = array_values(array_filter($findings, static fn (Finding $finding): bool => $finding->level !== Level::CheckLabel));
+            array_push($findings, ...$screener->label($label['name'], $label['ingredients']));
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> more than 5 g of soda in a small batch */
+    private function leavener(ReadLine $line, int $index): array
+    {
+        $grams = $this->grams[$index];
+        if ($line->ingredient !== 'baking-soda' || $grams === null || $grams->best <= 5.0 || $this->batch->dough->grams->best >= 500.0) {
+            return [];
+        }
+
+        return [new Finding(null, Level::Caution, 'baking-soda', 'That is much soda for so small a batch.', 'Leave it out: a flat treat is fine.', round($grams->best, 1).' g in '.round($this->batch->dough->grams->best).' g of dough; caution above 5 g under 500 g')];
+    }
+
+    private function settled(Finding $finding, ?string $line): Finding
+    {
+        if (! $finding->level->canBeConfirmed()) {
+            return $finding;
+        }
+        foreach ($this->request->confirmed as $one) {
+            $sameCode = $one['code'] === $finding->code || $one['code'] === $finding->level->value;
+            $sameLine = $one['line'] === null || ($line !== null && trim($one['line']) === trim($line));
+            if ($sameCode && $sameLine && ($one['dog'] === null || $one['dog'] === $finding->dog)) {
+                return $finding->confirmed();
+            }
+        }
+
+        return $finding;
+    }
+
+    /** @return list<Ingredient> */
+    private function foods(): array
+    {
+        $foods = [];
+        foreach ($this->recipe->lines as $line) {
+            foreach ($line->foods() as $id) {
+                $foods[$id] = Catalogue::get($id);
+            }
+        }
+
+        return array_values($foods);
+    }
+
+    /** @return array<string, mixed> */
+    private function judge(): array
+    {
+        $foods = $this->foods();
+        $rations = $dogFindings = [];
+        foreach ($this->request->dogs as $dog) {
+            $hasNew = false;
+            foreach ($foods as $food) {
+                $hasNew = $hasNew || array_filter($dog->newIngredients, $food->isCoveredBy(...)) !== [];
+            }
+            $ration = Ration::of($dog, $this->batch, $this->request->policy->energySchool, $this->request->policy->budgetPercent, $this->request->policy->garlic, $hasNew);
+            foreach ($ration->doseFindings as $dose) {
+                $this->standOnBringers($dose->substance, $dose->finding);
+            }
+            $rations[] = $ration;
+            $dogFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, null), DogFindings::of($dog, $foods, $this->cut, $this->texture, $this->batch->dough));
+            $this->assumeFor($dog, $ration);
+        }
+        $this->lineFindings = array_map(Screener::unique(...), $this->lineFindings);
+        $verdicts = [];
+        foreach ($rations as $index => $ration) {
+            $verdicts[] = $this->verdict($ration, $dogFindings[$index]);
+        }
+        $answer = new Answer($this->request, $this->recipe, $this->texture, $this->batch);
+
+        return [
+            'version' => 1,
+            'dataVersion' => Data::tables()['version'],
+            'lines' => $answer->lines($this->grams, $this->lineFindings),
+            'steps' => $answer->steps($this->stepFindings),
+            'verdict' => ['cleared' => $this->isCleared($verdicts), 'dogs' => $verdicts],
+            'batch' => $answer->batch(),
+            'piece' => $answer->piece(),
+            'rations' => array_map(static fn (Ration $ration, array $verdict): array => $answer->ration($ration, $verdict['cleared']), $rations, $verdicts),
+            'assumptions' => $this->assumptions->toArray(),
+        ];
+    }
+
+    /** A dose finding stands on every line that brings a fifth of the dose, and always on the largest. */
+    private function standOnBringers(string $substance, Finding $finding): void
+    {
+        $byLine = [];
+        foreach ($this->batch->dough->portions as $portion) {
+            $byLine[$portion->line] = $portion->substances()[$substance] ?? 0.0;
+        }
+        if ($byLine === []) {
+            return;
+        }
+        $total = array_sum($byLine);
+        $largest = max($byLine);
+        foreach ($byLine as $line => $amount) {
+            if ($amount > 0.0 && ($amount === $largest || $amount >= self::SHARE_OF_DOSE * $total)) {
+                $this->lineFindings[$line][] = $finding;
+            }
+        }
+    }
+
+    private function assumeFor(Dog $dog, Ration $ration): void
+    {
+        if ($dog->weightKg === null) {
+            $this->assumptions->add('weight-missing', "{$dog->name} has no weight: screened, but without a ration.");
+        }
+        if ($dog->ageMonths === null && $dog->stage === null) {
+            $this->assumptions->add('age-missing', "{$dog->name} has no age: taken as adult.");
+        }
+        if ($dog->neutered === null && $ration->energy->row === 'adult-neutered') {
+            $this->assumptions->add('neuter-missing', "{$dog->name}: not known whether neutered; the lower energy of a neutered dog taken.");
+        }
+        if ($dog->bodyCondition === null) {
+            $this->assumptions->add('body-condition-missing', "{$dog->name} has no body condition: taken as ideal.");
+        }
+        if ($ration->energy->note !== null) {
+            $this->assumptions->add('energy-school', "{$dog->name}: {$ration->energy->note}");
+        }
+    }
+
+    /**
+     * @param  list<Finding>  $own
+     * @return array{name: string, cleared: bool, worst: string, findings: list<array<string, mixed>>}
+     */
+    private function verdict(Ration $ration, array $own): array
+    {
+        $dog = $ration->dog;
+        if ($ration->pieces !== null && $ration->pieces < 0.25 && $dog->weightKg !== null && ! $dog->isBreeding() && $ration->heldBy !== null) {
+            $own[] = new Finding($dog->name, Level::Limit, 'too-rich', 'Under a quarter of a piece a day is left for '.$dog->name.'.', $ration->heldBy === 'age' ? 'No treats before 8 weeks.' : 'Cut smaller, or make it leaner.', 'held by '.$ration->heldBy);
+        }
+        $worst = null;
+        $open = $this->recipe->lines === [];
+        foreach ([...$own, ...array_merge(...$this->lineFindings, ...$this->stepFindings)] as $finding) {
+            if (! $finding->concerns($dog->name) || $finding->confirmed) {
+                continue;
+            }
+            $open = $open || $finding->isOpen();
+            if ($worst === null || $finding->level->rank() < $worst->rank()) {
+                $worst = $finding->level;
+            }
+        }
+
+        return [
+            'name' => $dog->name,
+            'cleared' => ! $open && $ration->isServed(),
+            'worst' => $worst === null ? 'clear' : $worst->value,
+            'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), Screener::unique($own)),
+        ];
+    }
+
+    /** @param  list<array{name: string, cleared: bool, worst: string, findings: list<array<string, mixed>>}>  $verdicts */
+    private function isCleared(array $verdicts): bool
+    {
+        if ($this->recipe->lines === []) {
+            return false;
+        }
+        foreach (array_merge(...$this->lineFindings, ...$this->stepFindings) as $finding) {
+            if ($finding->dog === null && $finding->isOpen()) {
+                return false;
+            }
+        }
+
+        return ! in_array(false, array_column($verdicts, 'cleared'), true);
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Formulate;
+
+use MildBowl\Core\Baking\Cut;
+use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Dogs\Dog;
+
+/** The question: this recipe, these dogs, this kitchen's policies. Version 1 of the contract. */
+final readonly class Request
+{
+    public const LONGEST_TEXT = 20000;
+
+    public const MOST_LINES = 200;
+
+    private const KEYS = ['version', 'recipe', 'cut', 'bake', 'dogs', 'policy', 'labels', 'confirmed', 'measured', 'today', 'explain'];
+
+    /**
+     * @param  list<Dog>  $dogs
+     * @param  list<array{name: string, ingredients: string}>  $labels
+     * @param  list<array{code: string, line: ?string, dog: ?string}>  $confirmed
+     * @param  array{count: ?float, bakedGrams: ?float, wasteGrams: ?float}  $measured
+     */
+    private function __construct(
+        public string $title,
+        public string $text,
+        public string $steps,
+        public ?Cut $cut,
+        public ?Texture $texture,
+        public array $dogs,
+        public Policy $policy,
+        public array $labels,
+        public array $confirmed,
+        public array $measured,
+        public bool $explain,
+    ) {}
+
+    /** @throws RequestRefused */
+    public static function fromJson(string $json): self
+    {
+        return self::fromNode(Node::decode($json));
+    }
+
+    /** @throws RequestRefused */
+    public static function fromNode(Node $node): self
+    {
+        $node->object(self::KEYS);
+        $version = $node->required('version', 'The version');
+        if ($version->value !== 1 && $version->value !== 1.0) {
+            throw is_int($version->value) || is_float($version->value) ? RequestRefused::unsupportedVersion() : RequestRefused::wrongType('/version', 'the number 1');
+        }
+        $recipe = $node->required('recipe', 'The recipe')->object(['title', 'text', 'steps']);
+        $text = $recipe->required('text', 'The recipe\'s text')->filled(self::LONGEST_TEXT);
+        $steps = $recipe->get('steps')?->string(self::LONGEST_TEXT) ?? '';
+        self::notTooManyLines($text, '/recipe/text');
+        self::notTooManyLines($steps, '/recipe/steps');
+        $texture = $node->get('bake')?->object(['texture'])->get('texture')?->choice(Texture::ids());
+        $today = $node->get('today')?->string(10);
+        if ($today !== null && (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $today, $d) !== 1 || ! checkdate((int) $d[2], (int) $d[3], (int) $d[1]))) {
+            throw RequestRefused::outOfRange('/today', 'This must be a date such as 2026-05-14.');
+        }
+
+        return new self(
+            $recipe->get('title')?->string(200) ?? '',
+            $text,
+            $steps,
+            self::cut($node->get('cut')),
+            $texture === null ? null : Texture::of($texture),
+            DogReader::all($node->get('dogs')),
+            Policy::from($node->get('policy')),
+            self::labels($node->get('labels')),
+            self::confirmed($node->get('confirmed')),
+            self::measured($node->get('measured')),
+            $node->get('explain')?->boolean() ?? false,
+        );
+    }
+
+    private static function notTooManyLines(string $text, string $path): void
+    {
+        if (preg_match_all('/\R\s*\S/u', "\n".$text) > self::MOST_LINES) {
+            throw RequestRefused::tooLong($path, 'At most '.self::MOST_LINES.' lines.');
+        }
+    }
+
+    private static function cut(?Node $node): ?Cut
+    {
+        if ($node === null) {
+            return null;
+        }
+        $shapes = Cut::shapes();
+        $all = array_values(array_unique(array_merge(...array_values($shapes))));
+        $node->object(['shape', ...$all]);
+        $shape = $node->required('shape', 'The shape')->choice(array_keys($shapes));
+        foreach (array_keys(get_object_vars((object) $node->value)) as $key) {
+            if ($key !== 'shape' && ! in_array($key, $shapes[$shape], true)) {
+                throw RequestRefused::unknownKey("{$node->path}/$key");
+            }
+        }
+        $sizes = [];
+        foreach ($shapes[$shape] as $key) {
+            $size = $node->required($key, "The size $key of a $shape");
+            $sizes[$key] = match (true) {
+                in_array($key, ['count', 'cavities', 'columns', 'rows'], true) => (float) $size->integer(1, 10000),
+                str_ends_with($key, 'Ml') || $key === 'ml' => $size->positive(5000, 'ml'),
+                $key === 'areaMm2' => $size->positive(1e6, 'mm²'),
+                default => $size->positive(2000, 'mm'),
+            };
+        }
+
+        return new Cut($shape, $sizes);
+    }
+
+    /** @return list<array{name: string, ingredients: string}> */
+    private static function labels(?Node $node): array
+    {
+        $labels = [];
+        foreach ($node?->list(100) ?? [] as $one) {
+            $one->object(['name', 'ingredients']);
+            $labels[] = [
+                'name' => $one->required('name', 'The product\'s name')->filled(200),
+                'ingredients' => $one->required('ingredients', 'The list of ingredients')->filled(5000),
+            ];
+        }
+
+        return $labels;
+    }
+
+    /** @return list<array{code: string, line: ?string, dog: ?string}> */
+    private static function confirmed(?Node $node): array
+    {
+        $confirmed = [];
+        foreach ($node?->list(500) ?? [] as $one) {
+            $one->object(['code', 'line', 'dog']);
+            $confirmed[] = [
+                'code' => $one->required('code', 'The code')->filled(80),
+                'line' => $one->get('line')?->string(2000),
+                'dog' => $one->get('dog')?->string(60),
+            ];
+        }
+
+        return $confirmed;
+    }
+
+    /** @return array{count: ?float, bakedGrams: ?float, wasteGrams: ?float} */
+    private static function measured(?Node $node): array
+    {
+        $node?->object(['count', 'bakedGrams', 'wasteGrams']);
+
+        return [
+            'count' => $node?->get('count')?->positive(10000, 'pieces'),
+            'bakedGrams' => $node?->get('bakedGrams')?->positive(100000, 'g'),
+            'wasteGrams' => $node?->get('wasteGrams')?->number(0, 100000, 'g'),
+        ];
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Kitchen;
+
+/**
+ * Cuts a line into words, numbers and marks, reading through what hides a word:
+ * invisible characters, accents, look-alike letters of other alphabets, full-width forms.
+ */
+final class Tokenizer
+{
+    private const VULGAR = [
+        '½' => 0.5, '⅓' => 1 / 3, '⅔' => 2 / 3, '¼' => 0.25, '¾' => 0.75, '⅕' => 0.2, '⅖' => 0.4, '⅗' => 0.6, '⅘' => 0.8,
+        '⅙' => 1 / 6, '⅚' => 5 / 6, '⅛' => 0.125, '⅜' => 0.375, '⅝' => 0.625, '⅞' => 0.875, '⅐' => 1 / 7, '⅑' => 1 / 9, '⅒' => 0.1,
+    ];
+
+    /** Cyrillic and Greek letters that look like Latin ones. */
+    private const LOOK_ALIKES = [
+        'а' => 'a', 'в' => 'b', 'с' => 'c', 'ԁ' => 'd', 'е' => 'e', 'ё' => 'e', 'һ' => 'h', 'і' => 'i', 'ї' => 'i', 'ј' => 'j', 'к' => 'k', 'ӏ' => 'l',
+        'м' => 'm', 'н' => 'h', 'о' => 'o', 'р' => 'p', 'ԛ' => 'q', 'ѕ' => 's', 'т' => 't', 'у' => 'y', 'ѵ' => 'v', 'ԝ' => 'w', 'х' => 'x', 'ү' => 'y',
+        'α' => 'a', 'β' => 'b', 'ε' => 'e', 'η' => 'n', 'ι' => 'i', 'κ' => 'k', 'μ' => 'u', 'ν' => 'v', 'ο' => 'o', 'ρ' => 'p', 'σ' => 'o', 'τ' => 't',
+        'υ' => 'u', 'χ' => 'x', 'γ' => 'y', 'ω' => 'w', 'ı' => 'i', 'ɡ' => 'g', 'ɑ' => 'a', 'ꞵ' => 'b', 'ɩ' => 'i', 'ո' => 'n', 'օ' => 'o', 'ս' => 'u', 'հ' => 'h',
+    ];
+
+    private const UNACCENTED = [
+        'à' => 'a', 'á' => 'a', 'â' => 'a', 'ã' => 'a', 'ä' => 'a', 'å' => 'a', 'ç' => 'c', 'è' => 'e', 'é' => 'e', 'ê' => 'e', 'ë' => 'e', 'ì' => 'i',
+        'í' => 'i', 'î' => 'i', 'ï' => 'i', 'ñ' => 'n', 'ò' => 'o', 'ó' => 'o', 'ô' => 'o', 'õ' => 'o', 'ö' => 'o', 'ø' => 'o', 'ù' => 'u', 'ú' => 'u',
+        'û' => 'u', 'ü' => 'u', 'ý' => 'y', 'ÿ' => 'y', 'œ' => 'oe', 'æ' => 'ae', 'ß' => 'ss',
+    ];
+
+    /** @var array<string, string> */
+    private static array $stems = [];
+
+    /** Removes what cannot be seen and settles equivalent forms; the result is what tokens point into. */
+    public static function clean(string $text): string
+    {
+        if (preg_match('/[^\x20-\x7e]/', $text) !== 1) {
+            return $text;
+        }
+        $text = (string) preg_replace('/[\x{00AD}\x{034F}\x{061C}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{180B}-\x{180F}\x{200B}-\x{200F}\x{202A}-\x{202E}\x{2060}-\x{206F}\x{FE00}-\x{FE0F}\x{FEFF}]+/u', '', $text);
+        $text = strtr($text, ['’' => "'", '‘' => "'", '`' => "'", '´' => "'", '“' => '"', '”' => '"', '⁄' => '/', '∕' => '/', '–' => '-', '—' => '-', '‑' => '-', '‐' => '-', '−' => '-', '×' => 'x', '٪' => '%']);
+        // Vulgar fractions must not decompose into "11/2".
+        $text = (string) preg_replace('/(\d)\s*([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒])/u', '$1 $2', $text);
+        if (preg_match('/[^\x00-\x{024F}½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒\x{2000}-\x{206F}]/u', $text) === 1) {
+            $parts = preg_split('/([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒])/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [$text];
+            $text = implode('', array_map(
+                static fn (string $part): string => isset(self::VULGAR[$part]) ? $part : (\Normalizer::normalize($part, \Normalizer::FORM_KC) ?: $part),
+                $parts,
+            ));
+        } elseif (preg_match('/\p{M}/u', $text) === 1) {
+            $text = \Normalizer::normalize($text, \Normalizer::FORM_C) ?: $text;
+        }
+
+        return (string) preg_replace('/[\x{00A0}\x{2000}-\x{200A}\x{202F}\x{205F}\x{3000}\t]/u', ' ', $text);
+    }
+
+    /** Whether a word mixes in letters of another alphabet that look like Latin ones. */
+    public static function hasLookAlikes(string $text): bool
+    {
+        return preg_match('/[\x{0370}-\x{052F}]/u', $text) === 1
+            && preg_match('/(?=\p{L}*[\x{0370}-\x{052F}])\p{L}+/u', $text) === 1;
+    }
+
+    /** @return list<Token> */
+    public static function tokenize(string $clean): array
+    {
+        $pattern = '~(?<vulgar>[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒])'
+            .'|(?<e>\b[eE][ -]?\d{3,4}[a-d]?\b)'
+            .'|(?<frac>\d{1,4}\s?/\s?\d{1,4}(?![\d/]))'
+            .'|(?<num>\d{1,12}(?:[.,]\d{1,6})?|\.\d{1,6})'
+            .'|(?<word>[\p{L}\p{M}]+(?:\'[\p{L}]+)*\'?)'
+            .'|(?<mark>[^\s\p{L}\d])~u';
+        if (preg_match_all($pattern, $clean, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === false) {
+            return [];
+        }
+        $tokens = [];
+        $hyphen = false;
+        foreach ($found as $match) {
+            $raw = (string) $match[0][0];
+            $offset = $match[0][1];
+            $length = strlen($raw);
+            if ($match['mark'][0] !== null) {
+                if ($raw === '-' && $tokens !== [] && $offset > 0 && $clean[$offset - 1] !== ' ' && ($clean[$offset + 1] ?? ' ') !== ' ' && end($tokens)->kind === Token::WORD) {
+                    $hyphen = true;
+
+                    continue;
+                }
+                $tokens[] = new Token(Token::MARK, $offset, $length, $raw, $raw, $raw);
+            } elseif ($match['word'][0] !== null) {
+                $word = self::fold($raw);
+                $tokens[] = new Token(Token::WORD, $offset, $length, $raw, $word, self::stem($word), glued: $hyphen);
+            } elseif ($match['e'][0] !== null) {
+                $word = strtolower(str_replace([' ', '-'], '', $raw));
+                $tokens[] = new Token(Token::WORD, $offset, $length, $raw, $word, $word, glued: $hyphen);
+            } elseif ($match['vulgar'][0] !== null) {
+                $tokens[] = new Token(Token::NUMBER, $offset, $length, $raw, $raw, $raw, self::VULGAR[$raw], true);
+            } elseif ($match['frac'][0] !== null) {
+                [$over, $under] = array_map(floatval(...), explode('/', str_replace(' ', '', $raw)));
+                $tokens[] = new Token(Token::NUMBER, $offset, $length, $raw, $raw, $raw, $under > 0.0 ? $over / $under : 0.0, true);
+            } else {
+                $tokens[] = new Token(Token::NUMBER, $offset, $length, $raw, $raw, $raw, self::decimal($raw));
+            }
+            $hyphen = false;
+        }
+
+        return $tokens;
+    }
+
+    /** A comma before exactly three digits groups thousands ("1,000 g"); else it is a decimal comma ("1,5"). */
+    private static function decimal(string $raw): float
+    {
+        if (preg_match('/^[1-9]\d{0,2},\d{3}$/', $raw) === 1) {
+            return (float) str_replace(',', '', $raw);
+        }
+
+        return (float) str_replace(',', '.', $raw);
+    }
+
+    /** Lower case, plain Latin letters, no apostrophes. */
+    public static function fold(string $word): string
+    {
+        if (preg_match('/[^a-z]/', $word) !== 1) {
+            return $word;
+        }
+        $word = str_replace("'", '', mb_strtolower($word, 'UTF-8'));
+        if (preg_match('/[^a-z]/', $word) !== 1) {
+            return $word;
+        }
+        $word = strtr($word, self::UNACCENTED + self::LOOK_ALIKES);
+        if (preg_match('/[^a-z0-9]/', $word) === 1) {
+            $decomposed = \Normalizer::normalize($word, \Normalizer::FORM_D) ?: $word;
+            $word = (string) preg_replace('/\p{M}+/u', '', $decomposed);
+        }
+
+        return $word;
+    }
+
+    /** Singular form by the regular endings, good enough to meet the same form of a name. */
+    public static function stem(string $word): string
+    {
+        return self::$stems[$word] ??= self::singular($word);
+    }
+
+    private static function singular(string $word): string
+    {
+        $length = strlen($word);
+        if ($length < 4 || $word[$length - 1] !== 's') {
+            return $word;
+        }
+        if (count(self::$stems) > 20000) {
+            self::$stems = [];
+        }
+
+        return match (true) {
+            in_array($word, ['molasses', 'hummus', 'couscous', 'asparagus', 'citrus', 'hibiscus', 'gas', 'plus', 'swiss', 'brussels', 'less', 'octopus'], true) => $word,
+            in_array($word, ['cookies', 'veggies', 'brownies', 'smoothies'], true) => substr($word, 0, -1),
+            str_ends_with($word, 'ies') => $length > 5 ? substr($word, 0, -3).'y' : substr($word, 0, -1),
+            $word === 'leaves', $word === 'calves', $word === 'loaves', $word === 'halves' => substr($word, 0, -3).'f',
+            str_ends_with($word, 'oes') && $length > 5 => substr($word, 0, -2),
+            (bool) preg_match('/(ch|sh|ss|x|zz)es$/', $word) => substr($word, 0, -2),
+            str_ends_with($word, 'ss'), str_ends_with($word, 'us'), str_ends_with($word, 'is') => $word,
+            default => substr($word, 0, -1),
+        };
+    }
+
+    /** The key under which a phrase stands in the dictionaries. */
+    public static function key(string $phrase): string
+    {
+        $stems = [];
+        foreach (self::tokenize(self::clean($phrase)) as $token) {
+            if ($token->kind !== Token::MARK) {
+                $stems[] = $token->stem;
+            }
+        }
+
+        return implode(' ', $stems);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Pantry;
+
+/** A food the catalogue knows. Without composition it is known by name and danger only. */
+final readonly class Ingredient
+{
+    /**
+     * @param  array<string, true>  $groups  closed: a group stands here with all its parents
+     * @param  list<string>  $jobs  what it can do in a dough
+     * @param  string  $confidence  A checked against a second table, B from a table, C an estimate shown as a range
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $groups,
+        public array $jobs,
+        public ?Composition $composition,
+        public string $source,
+        public string $confidence,
+    ) {}
+
+    public function inGroup(string $group): bool
+    {
+        return isset($this->groups[$group]);
+    }
+
+    /** Whether an allergen or allow-list entry (group or ingredient id) covers this food. */
+    public function isCoveredBy(string $groupOrId): bool
+    {
+        return isset($this->groups[$groupOrId]) || $this->id === $groupOrId || str_starts_with($this->id, $groupOrId.'-');
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Screening;
+
+use MildBowl\Core\Kitchen\ReadLine;
+
+/** One part of a printed ingredient list. */
+final readonly class LabelPart
+{
+    /**
+     * @param  bool  $trace  stands after "may contain"
+     * @param  non-empty-list<ReadLine>  $lines  the part as read; two where it joins two foods with "and"
+     */
+    public function __construct(
+        public string $text,
+        public ?float $percent,
+        public int $depth,
+        public bool $trace,
+        public array $lines,
+    ) {}
+}

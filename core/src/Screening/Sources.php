@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Screening;
+
+use MildBowl\Core\Data;
+
+/** Full names of the tables and papers that the data cite by a short code. */
+final class Sources
+{
+    public static function name(string $code): string
+    {
+        return Data::tables()['sources'][$code] ?? $code;
+    }
+}
