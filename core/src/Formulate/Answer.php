@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace MildBowl\Core\Formulate;
 
 use MildBowl\Core\Baking\Batch;
-use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Feeding\Limit;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Kitchen\ReadRecipe;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Weigher;
 use MildBowl\Core\Range;
 use MildBowl\Core\Screening\Finding;
 
@@ -20,7 +20,6 @@ final readonly class Answer
     public function __construct(
         private Request $request,
         private ReadRecipe $recipe,
-        private Texture $texture,
         private Batch $batch,
     ) {}
 
@@ -69,12 +68,12 @@ final readonly class Answer
         }
         if ($this->request->explain) {
             $food = $line->ingredient === null ? null : Catalogue::get($line->ingredient);
+            $weigher = new Weigher($this->request->policy->units);
             $array['explain'] = [
                 'row' => $line->row,
                 'name' => $food?->name,
-                'kcalPer100g' => $food?->composition?->kcal,
-                'source' => $food?->source,
-                'confidence' => $food?->confidence,
+                'measure' => $grams === null ? null : $weigher->measure($line, $grams),
+                'made' => $food === null || $grams === null ? [] : Story::ofLine($food, $grams, $kcal, $food->composition?->kcal),
                 'unread' => $line->unread,
                 'words' => array_map(static fn (array $word): array => ['text' => substr($line->clean, $word['from'], $word['length']), 'role' => $word['role']], $line->words),
             ];
@@ -109,13 +108,7 @@ final readonly class Answer
             'feel' => $dough->feel(),
         ];
 
-        return $this->request->explain ? $array + ['explain' => [
-            'sign' => $dough->sign(),
-            'waterGrams' => $dough->substances['waterG'] ?? 0.0,
-            'densityGPerMl' => $dough->density(),
-            'texture' => $this->texture->name,
-            'heated' => $this->texture->isHeated,
-        ]] : $array;
+        return $this->request->explain ? $array + ['explain' => ['sign' => $dough->sign(), 'made' => Story::ofBatch($this->batch)]] : $array;
     }
 
     /** @return array<string, mixed> */
@@ -127,13 +120,15 @@ final readonly class Answer
         }
         ksort($nutrients);
 
-        return [
+        $array = [
             'count' => $this->batch->count->toArray(),
             'doughGrams' => $this->batch->pieceDoughGrams->toArray(),
             'bakedGrams' => $this->batch->pieceBakedGrams->toArray(),
             'kcal' => $this->batch->pieceKcal->toArray(),
             'nutrients' => $nutrients,
         ];
+
+        return $this->request->explain ? $array + ['explain' => ['made' => Story::ofPiece($this->batch)]] : $array;
     }
 
     /** @return array<string, mixed> */
@@ -161,15 +156,9 @@ final readonly class Answer
 
         return $this->request->explain ? $array + ['explain' => [
             'heldByIfCleared' => $ration->heldBy,
-            'energyRow' => $ration->energy->row,
-            'energySchool' => $ration->energy->school,
-            'factor' => $ration->energy->factor,
-            'atKg' => $ration->energy->atKg,
-            'budgetPercent' => $ration->budget->percent,
-            'budgetReason' => $ration->budget->reason,
-            'budgetOfKcal' => $ration->budget->ofKcal,
             'safeBiteMm' => $dog->safeBiteMm(),
-            'limits' => array_map(static fn (Limit $limit): array => ['code' => $limit->code, 'made' => (object) $limit->made], $ration->limits),
+            'shows' => Story::holds($cleared ? $ration->heldBy : 'not-cleared'),
+            'made' => Story::ofRation($ration, $this->batch),
         ]] : $array;
     }
 }

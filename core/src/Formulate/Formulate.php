@@ -208,7 +208,7 @@ final class Formulate
         foreach ($rations as $index => $ration) {
             $verdicts[] = $this->verdict($ration, $dogFindings[$index]);
         }
-        $answer = new Answer($this->request, $this->recipe, $this->texture, $this->batch);
+        $answer = new Answer($this->request, $this->recipe, $this->batch);
 
         return [
             'version' => 1,

@@ -77,6 +77,21 @@ final readonly class Request
         );
     }
 
+    /**
+     * A cut as a kitchen keeps it; refused when it is not one of the contract's.
+     *
+     * @param  array<array-key, mixed>  $cut
+     *
+     * @throws RequestRefused
+     */
+    public static function cutOf(array $cut): Cut
+    {
+        $decoded = self::cut(new Node((object) $cut, '/cut'));
+        assert($decoded !== null);
+
+        return $decoded;
+    }
+
     private static function notTooManyLines(string $text, string $path): void
     {
         if (preg_match_all('/\R\s*\S/u', "\n".$text) > self::MOST_LINES) {

@@ -6,6 +6,7 @@ namespace MildBowl\Core\Pantry;
 
 use MildBowl\Core\Data;
 use MildBowl\Core\Kitchen\Amount;
+use MildBowl\Core\Kitchen\KitchenMeasure;
 use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Range;
 
@@ -73,6 +74,15 @@ final readonly class Weigher
     public function isDefault(ReadLine $line): bool
     {
         return $line->amounts === [] && ($line->purpose !== null || in_array($line->ingredient, ['water', 'ice'], true));
+    }
+
+    /** The same grams in the kitchen's own cups and spoons; null for what is counted or has no density. */
+    public function measure(ReadLine $line, Range $grams): ?string
+    {
+        $ingredient = $line->ingredient === null ? null : Catalogue::get($line->ingredient);
+        $perMl = $ingredient === null ? null : $this->gramsPerMl($ingredient, $line);
+
+        return $perMl === null || $perMl->best <= 0.0 ? null : KitchenMeasure::of($grams->best / $perMl->best, $this->units);
     }
 
     private function adds(Amount $previous, Amount $amount, ReadLine $line): bool

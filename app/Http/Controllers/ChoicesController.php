@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+use MildBowl\Core\Formulate\Choices;
+
+/** What a person can choose from when describing a dog or a cut. */
+final class ChoicesController
+{
+    public function __invoke(): JsonResponse
+    {
+        return new JsonResponse(Choices::all());
+    }
+}

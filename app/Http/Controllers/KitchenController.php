@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\KitchenRequest;
+use App\Http\Resources\DogResource;
+use App\Http\Resources\KitchenResource;
+use App\Http\Resources\RecipeResource;
+use App\Models\Dog;
+use App\Models\Recipe;
+use App\Support\CurrentKitchen;
+use Illuminate\Http\JsonResponse;
+
+final readonly class KitchenController
+{
+    public function __construct(private CurrentKitchen $current) {}
+
+    public function show(): JsonResponse
+    {
+        return new JsonResponse([
+            'kitchen' => new KitchenResource($this->current->get()),
+            'dogs' => DogResource::collection(Dog::query()->orderBy('position')->orderBy('name')->get()),
+            'recipes' => RecipeResource::collection(Recipe::query()->orderBy('title')->get()),
+        ]);
+    }
+
+    public function update(KitchenRequest $request): KitchenResource
+    {
+        $kitchen = $this->current->get();
+        $kitchen->update($request->columns());
+
+        return new KitchenResource($kitchen);
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Dog;
+use App\Support\CurrentKitchen;
+use Carbon\CarbonImmutable;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
+use MildBowl\Core\Formulate\Choices;
+use MildBowl\Core\Formulate\DogReader;
+use MildBowl\Core\Pantry\Catalogue;
+
+final class DogRequest extends StrictRequest
+{
+    private const COLUMNS = [
+        'name' => 'name', 'weightKg' => 'weight_kg', 'bornOn' => 'born_on', 'sex' => 'sex', 'neutered' => 'neutered', 'bodyCondition' => 'body_condition',
+        'activity' => 'activity', 'breed' => 'breed', 'expectedAdultWeightKg' => 'expected_adult_weight_kg', 'stage' => 'stage', 'teeth' => 'teeth',
+        'eating' => 'eating', 'allergies' => 'allergies', 'allowList' => 'allow_list', 'conditions' => 'conditions', 'medicines' => 'medicines',
+        'newIngredients' => 'new_ingredients', 'dislikes' => 'dislikes', 'foodKcalPer100g' => 'food_kcal_per_100g', 'budgetPercent' => 'budget_percent', 'atTable' => 'at_table',
+    ];
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $choices = Choices::all();
+        $food = function (string $path, mixed $value, \Closure $fail): void {
+            if (! is_string($value) || Catalogue::resolveGroupOrId($value) === null) {
+                $fail('"'.(is_scalar($value) ? $value : '?').'" is neither a group of foods nor a food of the catalogue.');
+            }
+        };
+        $kg = ['nullable', 'numeric', 'between:'.DogReader::LIGHTEST_KG.','.DogReader::HEAVIEST_KG];
+
+        return [
+            'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'string', 'filled', 'max:60', Rule::unique('dogs', 'name')
+                ->where('kitchen_id', app(CurrentKitchen::class)->id())->ignore($this->route('dog'))],
+            'weightKg' => $kg,
+            'ageMonths' => ['nullable', 'numeric', 'between:0,400'],
+            'bornOn' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today', 'after:-35 years'],
+            'sex' => ['nullable', Rule::in($choices['sexes'])],
+            'neutered' => ['nullable', 'boolean:strict'],
+            'bodyCondition' => ['nullable', 'integer', 'between:1,9'],
+            'activity' => ['sometimes', Rule::in($choices['activities'])],
+            'breed' => ['nullable', 'string', 'max:80'],
+            'expectedAdultWeightKg' => $kg,
+            'stage' => ['nullable', Rule::in($choices['stages'])],
+            'teeth' => ['sometimes', Rule::in($choices['teeth'])],
+            'eating' => ['sometimes', Rule::in($choices['eating'])],
+            'allergies' => ['sometimes', 'array', 'max:50'],
+            'allergies.*' => [$food],
+            'allowList' => ['nullable', 'array', 'max:200'],
+            'allowList.*' => [$food],
+            'newIngredients' => ['sometimes', 'array', 'max:200'],
+            'newIngredients.*' => [$food],
+            'conditions' => ['sometimes', 'array', 'max:30'],
+            'conditions.*' => [Rule::in(array_column($choices['conditions'], 'id'))],
+            'medicines' => ['sometimes', 'array', 'max:30'],
+            'medicines.*' => [Rule::in(array_column($choices['medicines'], 'id'))],
+            'dislikes' => ['sometimes', 'array', 'max:100'],
+            'dislikes.*' => ['string', 'max:80'],
+            'foodKcalPer100g' => ['nullable', 'numeric', 'between:20,900'],
+            'budgetPercent' => ['nullable', 'numeric', 'between:0,10'],
+            'atTable' => ['sometimes', 'boolean:strict'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give the dog a name.',
+            'name.filled' => 'Give the dog a name.',
+            'name.unique' => 'There is a dog of that name already: choose another.',
+            'weightKg.between' => 'A dog weighs from 0.3 to 120 kg.',
+            'weightKg.numeric' => 'The weight should be a number, in kg.',
+            'expectedAdultWeightKg.between' => 'A grown dog weighs from 0.3 to 120 kg.',
+            'ageMonths.between' => 'The age should be from 0 to 400 months.',
+            'bodyCondition.between' => 'Body condition runs from 1 to 9.',
+            'foodKcalPer100g.between' => 'Food holds from 20 to 900 kcal per 100 g.',
+            'budgetPercent.between' => 'The treat budget may be lowered, never raised above 10 %.',
+            'bornOn.before_or_equal' => 'The birth date lies in the future.',
+        ];
+    }
+
+    public function withValidator(Validator $validator): void
+    {
+        parent::withValidator($validator);
+        $validator->after(function (Validator $validator): void {
+            $weight = $this->input('weightKg');
+            $expected = $this->input('expectedAdultWeightKg');
+            if (is_numeric($weight) && is_numeric($expected) && (float) $expected < (float) $weight) {
+                $validator->errors()->add('expectedAdultWeightKg', 'The expected adult weight is under the present one. Leave it empty for a grown dog.');
+            }
+        });
+    }
+
+    /** @return array<string, mixed> */
+    public function columns(): array
+    {
+        $columns = [];
+        foreach ($this->validated() as $key => $value) {
+            if (isset(self::COLUMNS[$key])) {
+                $columns[self::COLUMNS[$key]] = in_array($key, ['allergies', 'allowList', 'newIngredients'], true) && is_array($value)
+                    ? array_values(array_unique(array_map(static fn (mixed $food): string => (string) Catalogue::resolveGroupOrId((string) $food), $value)))
+                    : $value;
+            }
+        }
+        $age = $this->validated('ageMonths');
+        if ($this->has('ageMonths') && ! $this->filled('bornOn')) {
+            $columns['born_on'] = $age === null ? null : Dog::bornOn((float) $age);
+        } elseif (is_string($columns['born_on'] ?? null)) {
+            $columns['born_on'] = CarbonImmutable::parse($columns['born_on']);
+        }
+
+        return $columns;
+    }
+}

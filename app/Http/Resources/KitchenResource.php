@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Kitchen;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** @mixin Kitchen */
+final class KitchenResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'name' => $this->name,
+            'baker' => $this->baker,
+            'policy' => [
+                'energySchool' => $this->energy_school,
+                'calorieConvention' => $this->calorie_convention,
+                'garlic' => $this->garlic,
+                'units' => $this->units,
+                'pseudoGrains' => $this->pseudo_grains,
+                'budgetPercent' => $this->budget_percent,
+            ],
+            'amountsAs' => $this->amounts_as,
+            'temperature' => $this->temperature,
+        ];
+    }
+}

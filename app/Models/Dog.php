@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToKitchen;
+use Carbon\CarbonImmutable;
+use Database\Factories\DogFactory;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $id
+ * @property string $name
+ * @property ?float $weight_kg
+ * @property ?CarbonImmutable $born_on
+ * @property ?string $sex
+ * @property ?bool $neutered
+ * @property ?int $body_condition
+ * @property string $activity
+ * @property ?string $breed
+ * @property ?float $expected_adult_weight_kg
+ * @property ?string $stage
+ * @property string $teeth
+ * @property string $eating
+ * @property list<string> $allergies
+ * @property ?list<string> $allow_list
+ * @property list<string> $conditions
+ * @property list<string> $medicines
+ * @property list<string> $new_ingredients
+ * @property list<string> $dislikes
+ * @property ?float $food_kcal_per_100g
+ * @property ?float $budget_percent
+ * @property bool $at_table
+ * @property int $position
+ */
+final class Dog extends Model
+{
+    /** @use HasFactory<DogFactory> */
+    use BelongsToKitchen, HasFactory, HasUuids;
+
+    private const DAYS_A_MONTH = 30.4375;
+
+    protected $fillable = [
+        'name', 'weight_kg', 'born_on', 'sex', 'neutered', 'body_condition', 'activity', 'breed', 'expected_adult_weight_kg', 'stage', 'teeth', 'eating',
+        'allergies', 'allow_list', 'conditions', 'medicines', 'new_ingredients', 'dislikes', 'food_kcal_per_100g', 'budget_percent', 'at_table', 'position',
+    ];
+
+    protected $attributes = [
+        'activity' => 'normal', 'teeth' => 'full', 'eating' => 'normal', 'allergies' => '[]', 'conditions' => '[]', 'medicines' => '[]',
+        'new_ingredients' => '[]', 'dislikes' => '[]', 'at_table' => true, 'position' => 0,
+    ];
+
+    protected $casts = [
+        'weight_kg' => 'float', 'born_on' => 'immutable_date', 'neutered' => 'boolean', 'body_condition' => 'integer', 'expected_adult_weight_kg' => 'float',
+        'allergies' => 'array', 'allow_list' => 'array', 'conditions' => 'array', 'medicines' => 'array', 'new_ingredients' => 'array', 'dislikes' => 'array',
+        'food_kcal_per_100g' => 'float', 'budget_percent' => 'float', 'at_table' => 'boolean', 'position' => 'integer',
+    ];
+
+    /** Age today, in months. */
+    public function ageMonths(): ?float
+    {
+        return $this->born_on === null ? null : round($this->born_on->diffInDays(CarbonImmutable::today()) / self::DAYS_A_MONTH, 2);
+    }
+
+    public static function bornOn(float $ageMonths): CarbonImmutable
+    {
+        return CarbonImmutable::today()->subDays((int) round($ageMonths * self::DAYS_A_MONTH));
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Database\Factories\KitchenFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property string $slug
+ * @property string $name
+ * @property string $baker
+ * @property string $energy_school
+ * @property string $calorie_convention
+ * @property string $garlic
+ * @property string $units
+ * @property string $pseudo_grains
+ * @property ?float $budget_percent
+ * @property string $amounts_as
+ * @property string $temperature
+ */
+final class Kitchen extends Model
+{
+    /** @use HasFactory<KitchenFactory> */
+    use HasFactory;
+
+    protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature'];
+
+    protected $casts = ['budget_percent' => 'float'];
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Dog;
+use App\Models\Recipe;
+use App\Support\CurrentKitchen;
+use Illuminate\Contracts\Auth\Authenticatable;
+
+/** Whoever works in a kitchen may change what belongs to it, and nothing else. Sign-in will narrow this. */
+final readonly class OfThisKitchen
+{
+    public function __construct(private CurrentKitchen $current) {}
+
+    public function update(?Authenticatable $person, Dog|Recipe $row): bool
+    {
+        return $row->kitchen_id === $this->current->id();
+    }
+
+    public function delete(?Authenticatable $person, Dog|Recipe $row): bool
+    {
+        return $this->update($person, $row);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\ContentSecurity;
+use App\Http\Middleware\OpenKitchen;
+use App\Http\Middleware\RequireJson;
+use App\Support\Problem;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        // No sign-in yet, so no session and no cookie: the page is a shell, the API takes JSON only.
+        $middleware->group('web', [ContentSecurity::class]);
+        $middleware->group('api', [RequireJson::class]);
+        $middleware->alias(['kitchen' => OpenKitchen::class]);
+        $middleware->trustHosts(at: ['^127\.0\.0\.1$', '^localhost$']);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontFlash(['password']);
+        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::of($e) : Problem::page($e));
+    })
+    ->create();
+
+// Each running instance (the kitchen, the tests) has a folder of its own with its .env.
+$instance = getenv('MILDBOWL_INSTANCE_DIR');
+if (is_string($instance) && $instance !== '') {
+    $app->useEnvironmentPath($instance);
+}
+
+return $app;

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { mdiBowlMixOutline, mdiDogSide, mdiBookOpenPageVariantOutline, mdiHomeEditOutline, mdiWeatherNight, mdiWhiteBalanceSunny, mdiKeyboardOutline } from '@mdi/js'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useTheme } from 'vuetify'
+import { useKitchen } from './kitchen/useKitchen'
+import ShortcutList from './ui/ShortcutList.vue'
+
+const kitchen = useKitchen()
+const theme = useTheme()
+const router = useRouter()
+const showsKeys = ref(false)
+
+const places = [
+    { to: '/bench', name: 'Bench', icon: mdiBowlMixOutline },
+    { to: '/dogs', name: 'Dogs', icon: mdiDogSide },
+    { to: '/shelf', name: 'Shelf', icon: mdiBookOpenPageVariantOutline },
+    { to: '/settings', name: 'House rules', icon: mdiHomeEditOutline },
+]
+
+const isNight = computed(() => theme.global.current.value.dark)
+
+function turnLight(): void {
+    const next = isNight.value ? 'day' : 'night'
+    theme.change(next)
+    localStorage.setItem('mildbowl.theme', next)
+}
+
+useEventListener(document, 'keydown', (event) => {
+    const target = event.target as HTMLElement
+    const typing = target.closest('input, textarea, [contenteditable]') !== null
+    if (event.key === '?' && !typing) {
+        showsKeys.value = true
+        event.preventDefault()
+    } else if (event.altKey && !event.ctrlKey && ['1', '2', '3', '4'].includes(event.key)) {
+        const place = places[Number(event.key) - 1]
+        if (place !== undefined) void router.push(place.to)
+        event.preventDefault()
+    }
+})
+
+void kitchen.open()
+</script>
+
+<template>
+    <v-app :class="isNight ? 'night' : 'day'">
+        <a class="skip" href="#place">Skip to the sheet</a>
+        <header class="rail">
+            <div class="rail__name">
+                <svg viewBox="0 0 64 40" width="38" height="24" aria-hidden="true"><path d="M4 10h56a28 26 0 0 1-56 0z" class="rail__bowl" /><ellipse cx="32" cy="10" rx="28" ry="5" class="rail__dough" /></svg>
+                <span><strong>Mild Bowl</strong><em>{{ kitchen.kitchen?.name ?? '' }}</em></span>
+            </div>
+            <nav class="rail__places" aria-label="Places">
+                <router-link v-for="place in places" :key="place.to" :to="place.to" class="rail__place">
+                    <v-icon :icon="place.icon" size="22" aria-hidden="true" /><span>{{ place.name }}</span>
+                </router-link>
+            </nav>
+            <div class="rail__end">
+                <v-btn class="rail__keys" icon aria-label="Keys that work here" @click="showsKeys = true"><v-icon :icon="mdiKeyboardOutline" /></v-btn>
+                <v-btn icon :aria-label="isNight ? 'Turn the light on' : 'Dim the light'" @click="turnLight"><v-icon :icon="isNight ? mdiWhiteBalanceSunny : mdiWeatherNight" /></v-btn>
+            </div>
+        </header>
+        <p v-if="kitchen.trouble !== null" class="trouble" role="alert">
+            {{ kitchen.trouble }} <v-btn variant="outlined" @click="kitchen.open()">Try again</v-btn>
+        </p>
+        <main id="place" tabindex="-1"><router-view /></main>
+        <footer class="standing">{{ kitchen.choices?.standingWords ?? 'A planning aid, not veterinary advice. If a dog has eaten something poisonous: call a vet or an animal poison line now.' }}</footer>
+        <ShortcutList v-model="showsKeys" />
+    </v-app>
+</template>

@@ -1,0 +1,512 @@
+// Generated from schemas/ by ops/generate-types.mjs. Do not edit.
+
+export type Cut =
+    | {
+          shape: 'round'
+          diameterMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'square'
+          sideMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'rectangle'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'bone'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'heart'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'star'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'strip'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'area'
+          areaMm2: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'log'
+          diameterMm: number
+          sliceMm: number
+      }
+    | {
+          shape: 'ball'
+          diameterMm: number
+      }
+    | {
+          shape: 'scoop'
+          ml: number
+      }
+    | {
+          shape: 'mould'
+          cavityMl: number
+          cavities: number
+      }
+    | {
+          shape: 'grid'
+          sheetWidthMm: number
+          sheetLengthMm: number
+          depthMm: number
+          columns: number
+          rows: number
+      }
+    | {
+          shape: 'slices'
+          count: number
+      }
+    | {
+          shape: 'pieces'
+          count: number
+      }
+
+export interface FormulateRequest {
+    version: 1
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    today?: string | null
+    explain?: boolean | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface TableDog {
+    name: string
+    weightKg?: number | null
+    ageMonths?: number | null
+    sex?: 'female' | 'male' | null
+    neutered?: boolean | null
+    bodyCondition?: number | null
+    activity?: 'inactive' | 'normal' | 'active' | 'working-light' | 'working-moderate' | 'working-heavy' | null
+    breed?: string | null
+    expectedAdultWeightKg?: number | null
+    stage?: 'puppy' | 'adult' | 'senior' | null
+    teeth?: 'full' | 'few' | 'none' | null
+    eating?: 'normal' | 'gulps' | null
+    /**
+     * @maxItems 200
+     */
+    allergies?: string[] | null
+    /**
+     * @maxItems 200
+     */
+    allowList?: string[] | null
+    /**
+     * @maxItems 50
+     */
+    conditions?:
+        | (
+              | 'pancreatitis'
+              | 'hyperlipidaemia'
+              | 'diabetes'
+              | 'kidney'
+              | 'heart'
+              | 'heart-advanced'
+              | 'oxalate-stones'
+              | 'urate-stones'
+              | 'struvite-stones'
+              | 'cystine-stones'
+              | 'liver'
+              | 'shunt'
+              | 'copper-storage'
+              | 'epilepsy-bromide'
+              | 'immunocompromised'
+              | 'pregnant'
+              | 'nursing'
+              | 'sensitive-stomach'
+              | 'gut-protein-loss'
+              | 'megaoesophagus'
+              | 'addisons'
+              | 'anaemia'
+              | 'weight-loss'
+              | 'weight-gain'
+          )[]
+        | null
+    /**
+     * @maxItems 50
+     */
+    medicines?: ('anticoagulant' | 'chemotherapy' | 'surgery-planned' | 'selegiline' | 'bromide')[] | null
+    foodKcalPer100g?: number | null
+    alreadyToday?: {
+        kcal?: number | null
+        sodiumMg?: number | null
+        fatG?: number | null
+        addedSugarG?: number | null
+        retinolUg?: number | null
+        vitaminAUg?: number | null
+        vitaminDUg?: number | null
+        coumarinMg?: number | null
+        garlicG?: number | null
+        calciumMg?: number | null
+        newFibreG?: number | null
+        kelpG?: number | null
+        rootSpiceG?: number | null
+    } | null
+    /**
+     * @maxItems 200
+     */
+    newIngredients?: string[] | null
+    /**
+     * @maxItems 200
+     */
+    dislikes?: string[] | null
+    budgetPercent?: number | null
+}
+
+export interface Policy {
+    energySchool?: 'clinic' | 'nrc' | null
+    calorieConvention?: '4-9-4' | 'modified' | null
+    garlic?: 'avoid' | 'measured' | null
+    units?: 'us' | 'metric' | 'imperial' | 'australian' | null
+    pseudoGrains?: 'not-grain' | 'grain' | null
+    budgetPercent?: number | null
+}
+
+export interface FormulateAnswer {
+    version: 1
+    dataVersion: string
+    lines: AnswerLine[]
+    steps: {
+        text: string
+        findings: Finding[]
+    }[]
+    verdict: {
+        cleared: boolean
+        dogs: {
+            name: string
+            cleared: boolean
+            worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
+            findings: Finding[]
+        }[]
+    }
+    batch: {
+        doughGrams: Range
+        bakedGrams: Range
+        kcal: Range
+        wetness: number | null
+        feel: string | null
+        explain?: {
+            sign: string | null
+            made: string[]
+        }
+    }
+    piece: {
+        count: Range
+        doughGrams: Range
+        bakedGrams: Range
+        kcal: Range
+        nutrients: {
+            [k: string]: number
+        }
+        explain?: {
+            made: string[]
+        }
+    }
+    rations: Ration[]
+    assumptions: {
+        code: string
+        message: string
+    }[]
+}
+
+export interface AnswerLine {
+    text: string
+    section: string | null
+    quantity: Range | null
+    unit: string | null
+    ingredient: string | null
+    form: string | null
+    grams: Range | null
+    kcal: Range | null
+    findings: Finding[]
+    alternatives?: string[]
+    condition?: string
+    explain?: {
+        row: number
+        name: string | null
+        measure: string | null
+        made: string[]
+        unread: string[]
+        words: {
+            text: string
+            role: 'amount' | 'ingredient' | 'form' | 'unread'
+        }[]
+    }
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range {
+    low: number
+    best: number
+    high: number
+}
+
+export interface Finding {
+    dog: string | null
+    level: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution'
+    code: string
+    message: string
+    advice: string
+    figure: string | null
+    emergency: boolean
+    source: string
+    confirmed?: true
+}
+
+export interface Ration {
+    dog: string
+    stage: 'puppy' | 'adult' | 'senior'
+    restingKcal: number | null
+    dailyKcal: Range | null
+    treatBudgetKcal: number | null
+    piecesPerDay: number | null
+    ifCleared: number | null
+    heldBy:
+        | 'budget'
+        | 'sodium'
+        | 'fat'
+        | 'added-sugar'
+        | 'vitamin-a'
+        | 'vitamin-d'
+        | 'coumarin'
+        | 'garlic'
+        | 'calcium'
+        | 'fibre'
+        | 'kelp'
+        | 'new-ingredient'
+        | 'age'
+        | 'not-cleared'
+        | null
+    holdBackGrams: number | null
+    idealWeightKg: number | null
+    limits: {
+        code:
+            | 'budget'
+            | 'sodium'
+            | 'fat'
+            | 'added-sugar'
+            | 'vitamin-a'
+            | 'vitamin-d'
+            | 'coumarin'
+            | 'garlic'
+            | 'calcium'
+            | 'fibre'
+            | 'kelp'
+            | 'new-ingredient'
+            | 'age'
+        piecesPerDay: number
+    }[]
+    explain?: {
+        heldByIfCleared: string | null
+        safeBiteMm: number | null
+        shows: string
+        made: string[]
+    }
+}
+
+export interface RefusedRequest {
+    error: {
+        code:
+            | 'invalid-json'
+            | 'unsupported-version'
+            | 'missing'
+            | 'unknown-key'
+            | 'wrong-type'
+            | 'out-of-range'
+            | 'too-long'
+        message: string
+        path: string
+    }
+}
+
+export interface OpenKitchen {
+    kitchen: Kitchen
+    dogs: Dog[]
+    recipes: Recipe[]
+}
+
+export interface Kitchen {
+    name: string
+    baker: string
+    policy: {
+        energySchool: 'clinic' | 'nrc'
+        calorieConvention: '4-9-4' | 'modified'
+        garlic: 'avoid' | 'measured'
+        units: 'us' | 'metric' | 'imperial' | 'australian'
+        pseudoGrains: 'not-grain' | 'grain'
+        budgetPercent: number | null
+    }
+    amountsAs: 'grams' | 'cups'
+    temperature: 'C' | 'F'
+}
+
+export interface Dog {
+    id: string
+    name: string
+    weightKg: number | null
+    ageMonths: number | null
+    bornOn: string | null
+    sex: 'female' | 'male' | null
+    neutered: boolean | null
+    bodyCondition: number | null
+    activity: 'inactive' | 'normal' | 'active' | 'working-light' | 'working-moderate' | 'working-heavy'
+    breed: string | null
+    expectedAdultWeightKg: number | null
+    stage: 'puppy' | 'adult' | 'senior' | null
+    teeth: 'full' | 'few' | 'none'
+    eating: 'normal' | 'gulps'
+    allergies: string[]
+    allowList: string[] | null
+    conditions: (
+        | 'pancreatitis'
+        | 'hyperlipidaemia'
+        | 'diabetes'
+        | 'kidney'
+        | 'heart'
+        | 'heart-advanced'
+        | 'oxalate-stones'
+        | 'urate-stones'
+        | 'struvite-stones'
+        | 'cystine-stones'
+        | 'liver'
+        | 'shunt'
+        | 'copper-storage'
+        | 'epilepsy-bromide'
+        | 'immunocompromised'
+        | 'pregnant'
+        | 'nursing'
+        | 'sensitive-stomach'
+        | 'gut-protein-loss'
+        | 'megaoesophagus'
+        | 'addisons'
+        | 'anaemia'
+        | 'weight-loss'
+        | 'weight-gain'
+    )[]
+    medicines: ('anticoagulant' | 'chemotherapy' | 'surgery-planned' | 'selegiline' | 'bromide')[]
+    newIngredients: string[]
+    dislikes: string[]
+    foodKcalPer100g: number | null
+    budgetPercent: number | null
+    atTable: boolean
+}
+
+export interface Recipe {
+    id: string
+    title: string
+    text: string
+    steps: string
+    cut: Cut | null
+    texture: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    updatedAt: string
+}
+
+export interface Choices {
+    sexes: string[]
+    activities: string[]
+    stages: string[]
+    teeth: string[]
+    eating: string[]
+    allergens: {
+        id: string
+        name: string
+    }[]
+    conditions: {
+        id: string
+        name: string
+    }[]
+    medicines: {
+        id: string
+        name: string
+    }[]
+    breeds: string[]
+    foods: {
+        id: string
+        name: string
+    }[]
+    shapes: {
+        [k: string]: string[]
+    }
+    textures: {
+        id: string
+        name: string
+    }[]
+    policies: {
+        [k: string]: string[]
+    }
+    standingWords: string
+    dataVersion: string
+}
+
+export interface Problem {
+    type: string
+    title: string
+    status: number
+    code: string
+    message: string
+    path: string
+    errors?: {
+        path: string
+        message: string
+    }[]
+}

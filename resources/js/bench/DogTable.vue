@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { mdiPlus } from '@mdi/js'
+import type { Dog, FormulateAnswer } from '../api/types.generated'
+import { useKitchen } from '../kitchen/useKitchen'
+import FindingMark from '../ui/FindingMark.vue'
+import { age } from '../ui/format'
+import { LEVELS, type Level } from '../ui/levels'
+
+/** The dogs of the kitchen; a tap seats one at the table or lets it go. */
+const props = defineProps<{ answer: FormulateAnswer | null }>()
+const kitchen = useKitchen()
+
+function worst(dog: Dog): Level | null {
+    const verdict = props.answer?.verdict.dogs.find((one) => one.name === dog.name)
+
+    return verdict === undefined || verdict.worst === 'clear' ? null : verdict.worst
+}
+</script>
+
+<template>
+    <section class="table" aria-labelledby="table-title">
+        <h2 id="table-title">At the table</h2>
+        <ul>
+            <li v-for="dog in kitchen.dogs" :key="dog.id">
+                <button type="button" class="seat" :class="{ 'seat--taken': dog.atTable }" :aria-pressed="dog.atTable" @click="kitchen.seat(dog)">
+                    <span class="seat__name">{{ dog.name }}</span>
+                    <span class="seat__facts">{{ dog.weightKg === null ? 'no weight' : `${dog.weightKg} kg` }} · {{ age(dog.ageMonths) }}</span>
+                    <span v-if="dog.atTable && worst(dog) !== null" class="seat__worst"><FindingMark :level="worst(dog)!" /><span>{{ LEVELS[worst(dog)!].word }}</span></span>
+                </button>
+            </li>
+            <li><router-link class="seat seat--new" to="/dogs/new"><v-icon :icon="mdiPlus" size="20" aria-hidden="true" /> Add a dog</router-link></li>
+        </ul>
+    </section>
+</template>

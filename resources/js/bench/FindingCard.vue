@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import FindingMark from '../ui/FindingMark.vue'
+import { LEVELS, type Told } from '../ui/levels'
+import type { Confirmation } from './useSheet'
+
+/** A finding opened: why, the figure, what to do, where it is known from. */
+const props = defineProps<{ told: Told, line: string | null }>()
+const emit = defineEmits<{ confirm: [one: Confirmation], takeBack: [one: Confirmation] }>()
+
+function eachDog(): Confirmation[] {
+    const { finding, dogs } = props.told
+
+    return (dogs.length === 0 ? [null] : dogs).map((dog) => ({ code: finding.code, line: props.line, dog }))
+}
+</script>
+
+<template>
+    <section class="card" :class="`card--${told.finding.level}`" :role="told.finding.level === 'never' ? 'alert' : undefined">
+        <h4><FindingMark :level="told.finding.level" /> {{ LEVELS[told.finding.level].word }}<template v-if="told.dogs.length > 0"> · {{ told.dogs.join(', ') }}</template></h4>
+        <p>{{ told.finding.message }}</p>
+        <p v-if="told.finding.figure !== null" class="card__figure">{{ told.finding.figure }}</p>
+        <p v-if="told.finding.advice !== ''"><strong>{{ told.finding.advice }}</strong></p>
+        <p v-if="told.finding.emergency" class="card__emergency">If a dog has eaten it: call a vet or an animal poison line at once. Do not wait for signs.</p>
+        <p v-if="told.finding.source !== ''" class="card__source">Known from: {{ told.finding.source }}</p>
+        <template v-if="told.finding.level === 'ask-vet' || told.finding.level === 'check-label'">
+            <v-btn v-if="!told.finding.confirmed" variant="outlined" @click="eachDog().forEach((one) => emit('confirm', one))">
+                {{ told.finding.level === 'ask-vet' ? 'I have asked the vet, who agrees' : 'I read the label: nothing of the kind is in it' }}
+            </v-btn>
+            <v-btn v-else variant="outlined" @click="eachDog().forEach((one) => emit('takeBack', one))">Take that back</v-btn>
+        </template>
+    </section>
+</template>

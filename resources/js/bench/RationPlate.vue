@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { FormulateAnswer, Ration } from '../api/types.generated'
+import { figure, pieces } from '../ui/format'
+import { told } from '../ui/levels'
+import FindingMark from '../ui/FindingMark.vue'
+import { LEVELS } from '../ui/levels'
+import FindingCard from './FindingCard.vue'
+import type { Confirmation } from './useSheet'
+
+/** What one dog may have today, drawn as pieces, with what holds it there. */
+const props = defineProps<{ ration: Ration, verdict: FormulateAnswer['verdict']['dogs'][number] | undefined }>()
+const emit = defineEmits<{ confirm: [one: Confirmation], takeBack: [one: Confirmation] }>()
+const open = ref(false)
+
+const MOST_DRAWN = 24
+const shown = computed(() => props.ration.piecesPerDay ?? 0)
+const ifCleared = computed(() => props.ration.ifCleared ?? 0)
+const ghost = computed(() => shown.value === 0 && ifCleared.value > 0)
+const drawn = computed(() => {
+    const count = ghost.value ? ifCleared.value : shown.value
+    const whole = Math.min(Math.floor(count), MOST_DRAWN)
+
+    return { whole, part: whole < MOST_DRAWN ? Math.round((count - Math.floor(count)) * 4) : 0, more: count > MOST_DRAWN }
+})
+const PARTS = ['', 'M8 8 V1 A7 7 0 0 1 15 8z', 'M8 1 A7 7 0 0 1 8 15z', 'M8 8 H1 A7 7 0 1 0 8 1z']
+const notes = computed(() => told(props.verdict?.findings ?? []))
+
+const words = computed(() => {
+    if (props.ration.piecesPerDay === null) return 'Nothing in it to count'
+    if (props.verdict?.cleared) return `${pieces(shown.value)} a day`
+    if (ifCleared.value > 0) return `none yet; ${pieces(ifCleared.value)} once cleared`
+
+    return 'none'
+})
+</script>
+
+<template>
+    <li class="ration" :class="{ 'ration--waits': !verdict?.cleared }">
+        <button type="button" class="ration__head" :aria-expanded="open" @click="open = !open">
+            <span class="ration__dog">{{ ration.dog }}</span>
+            <span class="ration__words">{{ words }}</span>
+        </button>
+        <div class="ration__pieces" aria-hidden="true">
+            <svg v-for="i in drawn.whole" :key="i" viewBox="0 0 16 16" :class="{ ghost }"><circle cx="8" cy="8" r="7" /></svg>
+            <svg v-if="drawn.part > 0" viewBox="0 0 16 16" :class="{ ghost }"><circle cx="8" cy="8" r="7" class="hollow" /><path :d="PARTS[drawn.part]" /></svg>
+            <span v-if="drawn.more" class="ration__more">and more</span>
+        </div>
+        <p class="ration__held">
+            <template v-if="verdict?.cleared">held by {{ ration.explain?.shows }}<template v-if="ration.holdBackGrams !== null && ration.holdBackGrams > 0"> · hold back {{ figure(ration.holdBackGrams) }} g of its meal</template></template>
+            <template v-else-if="notes.length === 0">waits for what is marked on the sheet</template>
+        </p>
+        <p v-if="notes.length > 0" class="ration__notes">
+            <button v-for="one in notes" :key="one.finding.code" type="button" class="chip" :class="[`chip--${one.finding.level}`, { 'chip--settled': one.finding.confirmed }]" @click="open = !open">
+                <FindingMark :level="one.finding.level" /><span class="chip__word">{{ one.finding.confirmed ? 'Settled' : LEVELS[one.finding.level].word }}</span>
+            </button>
+        </p>
+        <div v-if="open" class="ration__made">
+            <FindingCard v-for="one in notes" :key="one.finding.code" :told="one" :line="null" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
+            <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
+        </div>
+    </li>
+</template>

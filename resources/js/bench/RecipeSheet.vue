@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import type { FormulateAnswer } from '../api/types.generated'
+import SheetLine from './SheetLine.vue'
+import type { Confirmation } from './useSheet'
+
+/** A text edited row by row, as on paper: the list of foods, or the method. */
+const props = defineProps<{
+    answer: FormulateAnswer | null
+    part: 'list' | 'method'
+    amountsAs: 'grams' | 'cups'
+    label: string
+    placeholder: string
+}>()
+const text = defineModel<string>({ required: true })
+const emit = defineEmits<{ confirm: [one: Confirmation], takeBack: [one: Confirmation] }>()
+
+const rows = computed(() => text.value.split('\n'))
+const fields = ref<InstanceType<typeof SheetLine>[]>([])
+const undone: string[] = []
+
+const ofRow = computed(() => rows.value.map((row, index) => {
+    const plain = row.trim()
+    const lines = props.part === 'method' ? [] : (props.answer?.lines ?? []).filter((line) => line.explain?.row === index && row.includes(line.text.slice(0, 12)))
+    const steps = (props.answer?.steps ?? []).filter((step) => step.text.length > 0 && plain.endsWith(step.text) || (plain.includes(step.text) && step.text.length > 3))
+    const isHeading = props.part === 'list' && plain !== '' && lines.length === 0 && steps.length === 0 && (plain.endsWith(':') || /^for the\b/i.test(plain))
+    const kind: 'line' | 'heading' | 'step' = props.part === 'method' || (lines.length === 0 && steps.length > 0) ? 'step' : isHeading ? 'heading' : 'line'
+
+    return { lines, kind, findings: [...lines.flatMap((line) => line.findings), ...steps.flatMap((step) => step.findings)] }
+}))
+
+function remember(): void {
+    if (undone[undone.length - 1] !== text.value) undone.push(text.value)
+    if (undone.length > 200) undone.shift()
+}
+
+function set(next: string[]): void {
+    remember()
+    text.value = next.join('\n')
+}
+
+function focus(row: number, column: number): void {
+    void nextTick(() => fields.value.find((field) => field.$props.row === row)?.focus(column))
+}
+
+function write(row: number, value: string): void {
+    set(rows.value.map((old, index) => index === row ? value : old))
+}
+
+function split(row: number, before: string, after: string): void {
+    set(rows.value.flatMap((old, index) => index === row ? [before, after] : [old]))
+    focus(row + 1, 0)
+}
+
+function join(row: number): void {
+    const above = rows.value[row - 1]
+    const own = rows.value[row]
+    if (above === undefined || own === undefined) return
+    set(rows.value.flatMap((old, index) => index === row ? [] : index === row - 1 ? [above + own] : [old]))
+    focus(row - 1, above.length)
+}
+
+function go(row: number, by: -1 | 1, column: number): void {
+    if (rows.value[row + by] !== undefined) focus(row + by, column)
+}
+
+function move(row: number, by: -1 | 1): void {
+    const own = rows.value[row]
+    const other = rows.value[row + by]
+    if (own === undefined || other === undefined) return
+    set(rows.value.map((old, index) => index === row ? other : index === row + by ? own : old))
+    focus(row + by, own.length)
+}
+
+function paste(row: number, before: string, lines: string[], after: string): void {
+    const put = lines.map((line, index) => (index === 0 ? before : '') + line + (index === lines.length - 1 ? after : ''))
+    set(rows.value.flatMap((old, index) => index === row ? put : [old]))
+    focus(row + put.length - 1, (put[put.length - 1] ?? '').length - after.length)
+}
+
+function undo(event: KeyboardEvent): void {
+    if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z') return
+    const last = undone.pop()
+    if (last === undefined) return
+    event.preventDefault()
+    text.value = last
+}
+</script>
+
+<template>
+    <ol class="rows" :aria-label="label" @keydown="undo">
+        <SheetLine
+            v-for="(row, index) in rows" :key="index" ref="fields" :text="row" :row="index" :kind="ofRow[index]?.kind ?? 'line'" :lines="ofRow[index]?.lines ?? []"
+            :findings="ofRow[index]?.findings ?? []" :waiting="false" :amounts-as="amountsAs" :label="`${label}, line ${index + 1}`" :placeholder="index === 0 && rows.length === 1 ? placeholder : undefined"
+            @write="write(index, $event)" @split="(before, after) => split(index, before, after)" @join="join(index)" @go="(by, column) => go(index, by, column)"
+            @move="move(index, $event)" @paste="(before, lines, after) => paste(index, before, lines, after)" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)"
+        />
+    </ol>
+</template>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import type { AnswerLine, Finding } from '../api/types.generated'
+import FindingMark from '../ui/FindingMark.vue'
+import { grams as inGrams, figure } from '../ui/format'
+import { LEVELS, told } from '../ui/levels'
+import FindingCard from './FindingCard.vue'
+import type { Confirmation } from './useSheet'
+
+/** One row of the sheet: what was written at the left, what was understood and found in the margin. */
+const props = defineProps<{
+    text: string
+    row: number
+    kind: 'line' | 'heading' | 'step'
+    lines: AnswerLine[]
+    findings: Finding[]
+    waiting: boolean
+    amountsAs: 'grams' | 'cups'
+    label: string
+    placeholder?: string
+}>()
+
+const emit = defineEmits<{
+    write: [text: string]
+    split: [before: string, after: string]
+    join: []
+    go: [by: -1 | 1, column: number]
+    move: [by: -1 | 1]
+    paste: [before: string, lines: string[], after: string]
+    confirm: [one: Confirmation]
+    takeBack: [one: Confirmation]
+}>()
+
+const field = ref<HTMLTextAreaElement | null>(null)
+const open = ref(false)
+const shown = computed(() => told(props.findings))
+const explained = computed(() => props.lines.flatMap((line) => line.explain?.made ?? []))
+const canOpen = computed(() => shown.value.length > 0 || explained.value.length > 0)
+
+function amount(line: AnswerLine): string {
+    if (line.grams === null) return '? g'
+    if (props.amountsAs === 'cups' && line.explain?.measure) return line.explain.measure
+
+    return inGrams(line.grams.best)
+}
+
+function onKey(event: KeyboardEvent): void {
+    const input = field.value
+    if (input === null) return
+    const { selectionStart: from, selectionEnd: to, value } = input
+    if (event.key === 'Enter' && !event.isComposing) {
+        event.preventDefault()
+        emit('split', value.slice(0, from), value.slice(to))
+    } else if (event.key === 'Backspace' && from === 0 && to === 0) {
+        event.preventDefault()
+        emit('join')
+    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && event.altKey) {
+        event.preventDefault()
+        emit('move', event.key === 'ArrowUp' ? -1 : 1)
+    } else if (event.key === 'ArrowUp' && !value.slice(0, from).includes('\n') && onEdge(input, 'first')) {
+        event.preventDefault()
+        emit('go', -1, from)
+    } else if (event.key === 'ArrowDown' && onEdge(input, 'last')) {
+        event.preventDefault()
+        emit('go', 1, from)
+    } else if (event.altKey && event.key.toLowerCase() === 'f') {
+        event.preventDefault()
+        open.value = !open.value
+    } else if (event.key === 'Escape' && open.value) {
+        open.value = false
+    }
+}
+
+/** In a wrapped line the arrows first walk inside it. */
+function onEdge(input: HTMLTextAreaElement, edge: 'first' | 'last'): boolean {
+    if (input.scrollHeight < 60) return true
+
+    return edge === 'first' ? input.selectionStart === 0 : input.selectionEnd === input.value.length
+}
+
+function onPaste(event: ClipboardEvent): void {
+    const text = event.clipboardData?.getData('text/plain') ?? ''
+    if (!/[\r\n]/.test(text) || field.value === null) return
+    event.preventDefault()
+    const { selectionStart: from, selectionEnd: to, value } = field.value
+    emit('paste', value.slice(0, from), text.replace(/\r\n?/g, '\n').replace(/\n+$/, '').split('\n'), value.slice(to))
+}
+
+function focus(column: number): void {
+    void nextTick(() => {
+        field.value?.focus()
+        const at = Math.min(column, field.value?.value.length ?? 0)
+        field.value?.setSelectionRange(at, at)
+    })
+}
+
+defineExpose({ focus })
+</script>
+
+<template>
+    <li class="row" :class="[`row--${kind}`, { 'row--open': open, 'row--stop': shown[0]?.finding.level === 'never' }]">
+        <textarea
+            ref="field" class="row__text" rows="1" :value="text" :aria-label="label" :placeholder="placeholder" spellcheck="false" autocapitalize="off"
+            :aria-describedby="`margin-${kind === 'step' ? 's' : 'l'}-${row}`"
+            @input="emit('write', ($event.target as HTMLTextAreaElement).value.replace(/\n/g, ' '))" @keydown="onKey" @paste="onPaste"
+        />
+        <div :id="`margin-${kind === 'step' ? 's' : 'l'}-${row}`" class="row__margin" :class="{ 'row__margin--waiting': waiting }">
+            <button v-for="(line, index) in lines" :key="index" type="button" class="row__amount" :aria-expanded="open" :aria-label="`How ${amount(line)} and its calories were made`" @click="open = !open">
+                <span class="row__grams">{{ amount(line) }}</span><span class="row__kcal">{{ line.kcal === null ? '–' : `${figure(line.kcal.best)} kcal` }}</span>
+            </button>
+            <button v-if="shown.length > 0" type="button" class="row__found" :aria-expanded="open" @click="open = !open">
+                <span v-for="one in shown" :key="one.finding.level + one.finding.code + one.finding.message" class="chip" :class="[`chip--${one.finding.level}`, { 'chip--settled': one.finding.confirmed }]">
+                    <FindingMark :level="one.finding.level" />
+                    <span class="chip__word">{{ one.finding.confirmed ? 'Settled' : LEVELS[one.finding.level].word }}</span>
+                    <span v-if="one.dogs.length > 0" class="chip__dogs">{{ one.dogs.join(', ') }}</span>
+                </span>
+            </button>
+        </div>
+        <div v-if="open && canOpen" class="row__more">
+            <FindingCard v-for="one in shown" :key="one.finding.code + one.finding.message" :told="one" :line="text.trim()" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
+            <div v-if="explained.length > 0" class="made">
+                <h4>How the figures were made</h4>
+                <p v-for="sentence in explained" :key="sentence">{{ sentence }}</p>
+            </div>
+        </div>
+    </li>
+</template>

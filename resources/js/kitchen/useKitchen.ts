@@ -1,0 +1,87 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { api, KitchenProblem, type DogFields, type KitchenFields, type RecipeFields } from '../api/client'
+import type { Choices, Dog, Kitchen, Recipe, TableDog } from '../api/types.generated'
+
+/** The open kitchen: its house rules, its dogs and its recipes. */
+export const useKitchen = defineStore('kitchen', () => {
+    const kitchen = ref<Kitchen | null>(null)
+    const dogs = ref<Dog[]>([])
+    const recipes = ref<Recipe[]>([])
+    const choices = ref<Choices | null>(null)
+    const trouble = ref<string | null>(null)
+
+    const atTable = computed(() => dogs.value.filter((dog) => dog.atTable))
+
+    async function open(): Promise<void> {
+        try {
+            const [opened, chosen] = await Promise.all([api.kitchen(), api.choices()])
+            kitchen.value = opened.kitchen
+            dogs.value = opened.dogs
+            recipes.value = opened.recipes
+            choices.value = chosen
+            trouble.value = null
+        } catch (error) {
+            trouble.value = wordsOf(error)
+        }
+    }
+
+    async function seat(dog: Dog): Promise<void> {
+        dog.atTable = !dog.atTable
+        try {
+            await api.setTable(atTable.value.map((one) => one.id))
+            trouble.value = null
+        } catch (error) {
+            trouble.value = wordsOf(error)
+        }
+    }
+
+    async function keepDog(id: string | null, fields: DogFields): Promise<Dog> {
+        const kept = id === null ? await api.addDog(fields) : await api.changeDog(id, fields)
+        const index = dogs.value.findIndex((one) => one.id === kept.id)
+        if (index === -1) dogs.value.push(kept)
+        else dogs.value[index] = kept
+
+        return kept
+    }
+
+    async function removeDog(id: string): Promise<void> {
+        await api.removeDog(id)
+        dogs.value = dogs.value.filter((one) => one.id !== id)
+    }
+
+    async function keepRecipe(id: string | null, fields: RecipeFields): Promise<Recipe> {
+        const kept = id === null ? await api.addRecipe(fields) : await api.changeRecipe(id, fields)
+        const index = recipes.value.findIndex((one) => one.id === kept.id)
+        if (index === -1) recipes.value.push(kept)
+        else recipes.value[index] = kept
+        recipes.value.sort((one, two) => one.title.localeCompare(two.title))
+
+        return kept
+    }
+
+    async function removeRecipe(id: string): Promise<void> {
+        await api.removeRecipe(id)
+        recipes.value = recipes.value.filter((one) => one.id !== id)
+    }
+
+    async function change(fields: KitchenFields): Promise<void> {
+        kitchen.value = await api.changeKitchen(fields)
+    }
+
+    return { kitchen, dogs, recipes, choices, trouble, atTable, open, seat, keepDog, removeDog, keepRecipe, removeRecipe, change }
+})
+
+/** A dog as the question about a recipe wants it. */
+export function asTableDog(dog: Dog): TableDog {
+    const { id, bornOn, atTable, ...fields } = dog
+    void id
+    void bornOn
+    void atTable
+
+    return fields
+}
+
+export function wordsOf(error: unknown): string {
+    return error instanceof KitchenProblem ? error.message : 'Something went wrong in this page. What you typed is kept in this browser.'
+}

@@ -1,0 +1,19 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import BenchPlace from './bench/BenchPlace.vue'
+
+export const router = createRouter({
+    history: createWebHistory(),
+    routes: [
+        { path: '/', redirect: '/bench' },
+        { path: '/bench', name: 'bench', component: BenchPlace, meta: { title: 'Bench' } },
+        { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs' } },
+        { path: '/dogs/:id', name: 'dog', component: () => import('./dogs/DogPage.vue'), meta: { title: 'Dog' } },
+        { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPlace.vue'), meta: { title: 'Shelf' } },
+        { path: '/settings', name: 'settings', component: () => import('./settings/SettingsPlace.vue'), meta: { title: 'House rules' } },
+        { path: '/:rest(.*)*', redirect: '/bench' },
+    ],
+})
+
+router.afterEach((to) => {
+    document.title = `${String(to.meta['title'] ?? 'Bench')} · Mild Bowl`
+})

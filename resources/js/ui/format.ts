@@ -1,0 +1,41 @@
+import type { Range } from '../api/types.generated'
+
+/** Figures as people read them: no false precision. Nothing is computed here, only written. */
+export function figure(value: number): string {
+    if (value >= 20) return String(Math.round(value))
+    if (value >= 2) return trimmed(value.toFixed(1))
+
+    return trimmed(value.toFixed(value >= 0.1 ? 1 : 2))
+}
+
+export function grams(value: number): string {
+    return `${value < 10 ? trimmed(value.toFixed(1)) : Math.round(value)} g`
+}
+
+/** "9" or "8–11": the best value alone when the range says no more. */
+export function spread(range: Range): string {
+    const [low, best, high] = [figure(range.low), figure(range.best), figure(range.high)]
+
+    return low === high ? best : `${best} (${low}–${high})`
+}
+
+const QUARTERS = ['', '¼', '½', '¾']
+
+/** Pieces in whole and quarter pieces: "3½", "¼", "none". */
+export function pieces(count: number): string {
+    const whole = Math.floor(count)
+    const part = QUARTERS[Math.round((count - whole) * 4) % 4] ?? ''
+
+    return whole === 0 && part === '' ? 'none' : `${whole === 0 ? '' : whole}${part}`
+}
+
+function trimmed(text: string): string {
+    return text.includes('.') ? text.replace(/\.?0+$/, '') : text
+}
+
+export function age(months: number | null): string {
+    if (months === null) return 'age not known'
+    if (months < 24) return `${Math.round(months)} months`
+
+    return `${Math.floor(months / 12)} years`
+}
