@@ -31,7 +31,8 @@ BORROWED=(
   "symfony/polyfill-php85 php-symfony-polyfill-php85 forky Symfony/Polyfill/Php85"
 )
 
-on_packagist() { timeout 60 composer show --all --no-interaction "$1" >/dev/null 2>&1; }
+# Asked from an empty folder, so that what is installed here already does not count.
+on_packagist() { (cd "$(mktemp -d)" && timeout 60 composer show --all --no-interaction "$1" >/dev/null 2>&1); }
 
 borrow_from_debian() { # fetches the packages named by their Composer names into var/borrowed
   local apt=$ROOT/var/borrowed/apt mirror options row name package release folder
