@@ -11,6 +11,7 @@ use App\Support\CurrentKitchen;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -24,6 +25,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
+        Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
         Gate::policy(Dog::class, OfThisKitchen::class);
         Gate::policy(Recipe::class, OfThisKitchen::class);
     }

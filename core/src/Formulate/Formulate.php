@@ -113,7 +113,7 @@ final class Formulate
             $this->request->policy->pseudoGrains === 'grain',
         ));
         foreach ($this->recipe->lines as $index => $line) {
-            $findings = $screener->line($line, $line->ingredient !== null && $this->grams[$index] === null);
+            $findings = $screener->line($line, $this->grams[$index]);
             $findings = $this->withLabels($screener, $line, $findings);
             array_push($findings, ...$this->leavener($line, $index));
             $this->lineFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, $line->text), Screener::unique($findings));

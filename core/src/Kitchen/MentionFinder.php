@@ -37,7 +37,7 @@ final class MentionFinder
             for ($k = $i, $words = 0; $words < $most && $k < $count; $k++) {
                 $part = $tokens[$k];
                 if ($part->kind === Token::MARK) {
-                    if ($words > 0 && $part->is('%')) {
+                    if ($words > 0 && $part->is('%', '-')) {
                         continue;
                     }
                     break;

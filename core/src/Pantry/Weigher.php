@@ -118,7 +118,11 @@ final readonly class Weigher
 
             return $inside === null ? null : $this->drained($inside->timesRange($amount->quantity), $ingredient, $line);
         }
-        $piece = $this->piece($ingredient->id, $amount) ?? $this->pieceOfGroups($ingredient, $amount);
+        // "3 peppermint leaves": the leaf is part of the name, but it is what was counted
+        $leaves = $amount->unit === 'each' && in_array('leaf', $line->keys, true)
+            ? new Amount($amount->quantity, 'leaf', null, $amount->from, $amount->to) : $amount;
+        $piece = $this->piece($ingredient->id, $leaves) ?? $this->pieceOfGroups($ingredient, $leaves)
+            ?? $this->piece($ingredient->id, $amount) ?? $this->pieceOfGroups($ingredient, $amount);
         if ($piece !== null) {
             return $piece->timesRange($amount->quantity);
         }

@@ -9,6 +9,7 @@ use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Kitchen\ReadStep;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Range;
 
 /** Says what there is to say about a line, a step or a label, for every dog at the table. */
 final readonly class Screener
@@ -16,7 +17,7 @@ final readonly class Screener
     public function __construct(private Circumstances $circumstances) {}
 
     /** @return list<Finding> */
-    public function line(ReadLine $line, bool $amountMissing): array
+    public function line(ReadLine $line, ?Range $grams): array
     {
         $findings = $this->foods($line->foods(), $line->says(...));
         if ($line->ingredient === null) {
@@ -27,8 +28,12 @@ final readonly class Screener
         if ($line->lookAlikes) {
             $findings[] = new Finding(null, Level::Unknown, 'look-alike-letters', 'This line holds letters of another alphabet that look like ours.', 'Type the line again.', source: 'the reader');
         }
-        if ($amountMissing) {
-            $findings[] = new Finding(null, Level::Unknown, 'amount-missing', 'No amount is given.', 'Write how much.', source: 'the reader');
+        if ($line->ingredient !== null && $grams === null) {
+            if ($line->amounts === []) {
+                $findings[] = new Finding(null, Level::Unknown, 'amount-missing', 'No amount is given.', 'Write how much.', source: 'the reader');
+            } elseif (Catalogue::get($line->ingredient)->composition !== null) {
+                $findings[] = new Finding(null, Level::Unknown, 'amount-unweighed', 'How much that weighs is not known.', 'Write the amount in grams or cups.', source: 'the reader');
+            }
         }
 
         return self::unique($findings);
