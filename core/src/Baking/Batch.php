@@ -21,6 +21,9 @@ final readonly class Batch
 
     public Range $kcal;
 
+    /** @var array<string, float> what one piece holds of each substance, best values */
+    public array $pieceSubstances;
+
     /** @param  array{count: ?float, bakedGrams: ?float, wasteGrams: ?float}  $measured  weighed after cooling; overrules the estimate */
     public function __construct(public Dough $dough, Cut $cut, Texture $texture, array $measured)
     {
@@ -32,41 +35,38 @@ final readonly class Batch
         $this->kcal = $dough->kcal->times($kept);
         $this->bakedGrams = $measured['bakedGrams'] === null ? $baked->times($kept) : $baked;
         $fixed = $measured['count'] ?? $cut->count();
-        if ($dough0->best <= 0.0) {
-            $this->count = $this->pieceDoughGrams = $this->pieceBakedGrams = $this->pieceKcal = Range::zero();
-
-            return;
-        }
-        if ($fixed !== null && $fixed > 0) {
-            $this->count = Range::exact($fixed);
-            $this->pieceDoughGrams = $dough0->times($kept / $fixed);
-            $this->pieceBakedGrams = $this->bakedGrams->times(1 / $fixed);
-            $this->pieceKcal = $this->kcal->times(1 / $fixed);
-
-            return;
-        }
-        // every gram of dough ends in some piece but for the scraps that are lost
-        $piece = (float) $cut->pieceMl() * $dough->density();
-        $best = $dough0->best * $cut->used() * $kept / $piece;
-        $this->count = $dough0->times($cut->used() * $kept / $piece);
-        $this->pieceDoughGrams = Range::exact($piece);
-        $pieceShare = $kept / $best;
-        $ratio = $this->bakedGrams->best / $dough0->best;
-        $this->pieceBakedGrams = Range::of(
-            $piece * min($ratio, $this->bakedGrams->low / max($dough0->low, 0.001)),
-            $piece * $ratio,
-            $piece * max($ratio, $this->bakedGrams->high / max($dough0->high, 0.001)),
-        );
-        $perGram = $dough->kcalPerGram();
-        $this->pieceKcal = $perGram->times($dough0->best * $pieceShare);
+        [$this->count, $this->pieceDoughGrams, $this->pieceBakedGrams, $this->pieceKcal] = match (true) {
+            $dough0->best <= 0.0 => [Range::zero(), Range::zero(), Range::zero(), Range::zero()],
+            $fixed !== null && $fixed > 0 => [Range::exact($fixed), $dough0->times($kept / $fixed), $this->bakedGrams->times(1 / $fixed), $this->kcal->times(1 / $fixed)],
+            default => $this->cutBySize((float) $cut->pieceMl() * $dough->density(), $cut->used() * $kept, $kept),
+        };
+        $this->pieceSubstances = $this->inOnePiece();
     }
 
     /**
-     * What one piece holds of each substance, best values.
+     * Every gram of dough ends in some piece but for the scraps that are lost.
      *
-     * @return array<string, float>
+     * @return array{Range, Range, Range, Range} pieces, dough and baked grams of one, kcal of one
      */
-    public function pieceSubstances(): array
+    private function cutBySize(float $piece, float $used, float $kept): array
+    {
+        $dough = $this->dough->grams;
+        $ratio = $this->bakedGrams->best / $dough->best;
+
+        return [
+            $dough->times($used / $piece),
+            Range::exact($piece),
+            Range::of(
+                $piece * min($ratio, $this->bakedGrams->low / max($dough->low, 0.001)),
+                $piece * $ratio,
+                $piece * max($ratio, $this->bakedGrams->high / max($dough->high, 0.001)),
+            ),
+            $this->dough->kcalPerGram()->times($kept * $piece / $used),
+        ];
+    }
+
+    /** @return array<string, float> */
+    private function inOnePiece(): array
     {
         $share = $this->dough->kcal->best > 0 ? $this->pieceKcal->best / $this->dough->kcal->best
             : ($this->count->best > 0 ? 1 / $this->count->best : 0.0);

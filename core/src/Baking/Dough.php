@@ -39,7 +39,7 @@ final readonly class Dough
             if ($kcal !== null) {
                 $kcals[$id] = isset($kcals[$id]) ? $kcals[$id]->plus($kcal) : $kcal;
             }
-            foreach ($portion->substances() as $substance => $amount) {
+            foreach ($portion->substances as $substance => $amount) {
                 $substances[$substance] = ($substances[$substance] ?? 0.0) + $amount;
             }
         }

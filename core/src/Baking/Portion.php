@@ -13,12 +13,22 @@ final readonly class Portion
 {
     private const SPREAD_OF_ESTIMATES = 0.10;
 
+    /**
+     * What the best amount of this food brings of each substance that is shown or dosed: g, mg or µg as the name says.
+     * A substance whose content is unknown is left out.
+     *
+     * @var array<string, float>
+     */
+    public array $substances;
+
     public function __construct(
         public int $line,
         public Ingredient $ingredient,
         public Range $grams,
         private string $calorieConvention,
-    ) {}
+    ) {
+        $this->substances = $this->measured();
+    }
 
     /** kcal per 100 g in the chosen convention; null when the composition is unknown. */
     public function kcalPer100g(): ?float
@@ -45,13 +55,8 @@ final readonly class Portion
         return Range::of($kcal->low * (1 - self::SPREAD_OF_ESTIMATES), $kcal->best, $kcal->high * (1 + self::SPREAD_OF_ESTIMATES));
     }
 
-    /**
-     * What the best amount of this food brings of each substance that is shown or dosed: g, mg or µg as the name says.
-     * A substance whose content is unknown is left out.
-     *
-     * @return array<string, float>
-     */
-    public function substances(): array
+    /** @return array<string, float> */
+    private function measured(): array
     {
         $share = $this->grams->best / 100;
         $found = [];

@@ -47,7 +47,7 @@ final readonly class Application
 
             return 2;
         }
-        $source = $files === [] ? $this->input : @fopen($files[0], 'r');
+        $source = $files === [] ? $this->input : (is_readable($files[0]) ? fopen($files[0], 'r') : false);
         if ($source === false) {
             fwrite($this->errors, "{$files[0]} cannot be read.\n");
 
@@ -57,6 +57,8 @@ final readonly class Application
             return $this->one((string) stream_get_contents($source), $answer) ? 0 : 1;
         }
         $code = 0;
+        // values make no cycles: looking for them after every few requests only costs time
+        gc_disable();
         while (($line = fgets($source)) !== false) {
             if (trim($line) !== '' && ! $this->one($line, $answer)) {
                 $code = 1;

@@ -38,7 +38,7 @@ final readonly class Ration
     {
         $energy = Energy::of($dog, $school);
         $budget = TreatBudget::of($dog, $energy, $school, $policyPercent);
-        $piece = $batch->pieceSubstances();
+        $piece = $batch->pieceSubstances;
         $pieceKcal = $batch->pieceKcal->best;
         if ($dog->weightKg === null || $dog->isBreeding()) {
             return new self($dog, $energy, $budget, [], 0.0, null, []);

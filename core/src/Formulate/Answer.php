@@ -115,7 +115,7 @@ final readonly class Answer
     public function piece(): array
     {
         $nutrients = [];
-        foreach ($this->batch->pieceSubstances() + ['fatG' => 0.0, 'sodiumMg' => 0.0] as $substance => $amount) {
+        foreach ($this->batch->pieceSubstances + ['fatG' => 0.0, 'sodiumMg' => 0.0] as $substance => $amount) {
             $nutrients[$substance] = $amount;
         }
         ksort($nutrients);

@@ -228,7 +228,7 @@ final class Formulate
     {
         $byLine = [];
         foreach ($this->batch->dough->portions as $portion) {
-            $byLine[$portion->line] = $portion->substances()[$substance] ?? 0.0;
+            $byLine[$portion->line] = $portion->substances[$substance] ?? 0.0;
         }
         if ($byLine === []) {
             return;

@@ -21,12 +21,18 @@ final class LineReader
 
     public static function read(string $text, int $row, ?string $section): ReadLine
     {
-        $clean = Tokenizer::clean($text);
-        $tokens = Tokenizer::tokenize($clean);
-        [$mentions, $taken] = MentionFinder::find($tokens, false);
+        return self::ofWords(Words::of($text), $row, $section);
+    }
+
+    public static function ofWords(Words $all, int $row, ?string $section): ReadLine
+    {
+        $text = $all->text;
+        $clean = $all->clean;
+        $tokens = $all->tokens;
+        $taken = $all->taken;
         $amounts = AmountReader::read($tokens, $taken);
-        $mentions = self::withoutUnits($mentions, $amounts, $tokens);
-        $negated = Negation::of($tokens, $mentions);
+        $mentions = self::withoutUnits($all->mentions, $amounts, $tokens);
+        $negated = $mentions === $all->mentions ? $all->negated : Negation::of($tokens, $mentions);
         $condition = preg_match(self::CONDITION, $clean, $found, PREG_OFFSET_CAPTURE) === 1 && $found[0][1] > 0 ? $found[0] : null;
         $conditionAt = $condition[1] ?? PHP_INT_MAX;
         $forms = self::forms(array_values(array_filter($tokens, static fn (Token $token): bool => $token->offset < $conditionAt)), $mentions, $negated);
@@ -170,18 +176,7 @@ final class LineReader
 
     private static function specifies(string $specific, string $category): bool
     {
-        $entries = Data::tables()['entries'];
-        $mine = $entries[$specific]['groups'];
-        if (isset($mine['category-word'])) {
-            return false;
-        }
-        foreach ($entries[$category]['groups'] as $group => $_) {
-            if ($group !== 'category-word' && ! isset($mine[$group]) && $group !== 'raw-meat' && $group !== 'raw-fish') {
-                return false;
-            }
-        }
-
-        return true;
+        return Catalogue::get($specific)->isNamedBy(Catalogue::get($category));
     }
 
     /**

@@ -19,7 +19,10 @@ final class NumberReader
         'half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'fourth' => 0.25, 'fifth' => 0.2, 'eighth' => 0.125, 'sixteenth' => 0.0625,
     ];
 
-    private const ABOUT = ['about', 'approx', 'approximately', 'around', 'roughly', 'circa', 'nearly', 'almost'];
+    private const ABOUT = ['about' => true, 'approx' => true, 'approximately' => true, 'around' => true, 'roughly' => true, 'circa' => true, 'nearly' => true, 'almost' => true];
+
+    /** Other words a number may open with. */
+    private const OPENS = ['a' => true, 'an' => true, 'the' => true, 'few' => true, 'several' => true, 'couple' => true, 'dozen' => true];
 
     /** @param  list<Token>  $tokens */
     public function __construct(private readonly array $tokens) {}
@@ -29,8 +32,12 @@ final class NumberReader
      */
     public function at(int $i): ?array
     {
+        $token = $this->tokens[$i] ?? null;
+        if ($token === null || ($token->kind === Token::WORD && ! isset(self::WORDS[$token->text]) && ! isset(self::PARTS[$token->stem]) && ! isset(self::ABOUT[$token->text]) && ! isset(self::OPENS[$token->text]))) {
+            return null;
+        }
         $about = false;
-        while (isset($this->tokens[$i]) && (in_array($this->tokens[$i]->text, self::ABOUT, true) || $this->tokens[$i]->text === '~' || ($about && $this->tokens[$i]->text === '.'))) {
+        while (isset($this->tokens[$i]) && (isset(self::ABOUT[$this->tokens[$i]->text]) || $this->tokens[$i]->text === '~' || ($about && $this->tokens[$i]->text === '.'))) {
             $about = true;
             $i++;
         }

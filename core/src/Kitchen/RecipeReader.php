@@ -15,6 +15,11 @@ final class RecipeReader
 
     private const BULLET = '/^\s*(?:[-*•·–—▢□☐◦▪‣+]\s*|\[[ xX]?\]\s*|\d{1,2}[.)]\s+(?=\S))+/u';
 
+    private const MOST_KNOWN = 4000;
+
+    /** @var array<string, array{list<ReadLine>, list<ReadStep>}> */
+    private static array $known = [];
+
     public static function read(string $text, string $steps): ReadRecipe
     {
         $lines = $read = [];
@@ -42,7 +47,9 @@ final class RecipeReader
                 continue;
             }
             foreach (self::sentences($plain) as $sentence) {
-                self::readSentence($sentence, $row, $section, $lines, $read);
+                [$newLines, $newSteps] = self::sentence($sentence, $row, $section);
+                array_push($lines, ...$newLines);
+                array_push($read, ...$newSteps);
             }
         }
         foreach (self::rows($steps) as $line) {
@@ -89,39 +96,51 @@ final class RecipeReader
     }
 
     /**
-     * @param  list<ReadLine>  $lines
-     * @param  list<ReadStep>  $steps
+     * A sentence reads the same each time; variants of one recipe repeat most of theirs.
+     *
+     * @return array{list<ReadLine>, list<ReadStep>}
      */
-    private static function readSentence(string $sentence, int $row, ?string $section, array &$lines, array &$steps): void
+    private static function sentence(string $sentence, int $row, ?string $section): array
     {
-        $clean = Tokenizer::clean($sentence);
-        $tokens = Tokenizer::tokenize($clean);
-        [$mentions, $taken] = MentionFinder::find($tokens, false);
-        $negated = Negation::of($tokens, $mentions);
+        if (count(self::$known) > self::MOST_KNOWN) {
+            self::$known = [];
+        }
+
+        return self::$known["$row|$section|$sentence"] ??= self::readSentence($sentence, $row, $section);
+    }
+
+    /** @return array{list<ReadLine>, list<ReadStep>} */
+    private static function readSentence(string $sentence, int $row, ?string $section): array
+    {
+        $lines = $steps = [];
+        $all = Words::of($sentence);
+        [$clean, $tokens, $mentions, $taken, $negated] = [$all->clean, $all->tokens, $all->mentions, $all->taken, $all->negated];
         $named = count($mentions) - count($negated);
         if (self::isProse($tokens, $mentions)) {
             [$inSteps] = MentionFinder::find($tokens, true);
-            $amounts = array_values(array_filter(AmountReader::read($tokens, $taken), static fn (Amount $amount): bool => self::servesFood($amount, $mentions)));
+            $amounts = array_values(array_filter(AmountReader::read($tokens, $taken), static fn (Amount $amount): bool => self::servesFood($amount, $mentions, $tokens)));
             $chunks = $amounts === [] || $inSteps === [] || $named === 0 ? [] : self::chunks($clean, $tokens, $mentions, $negated, $amounts);
             foreach ($chunks as $chunk) {
                 $lines[] = LineReader::read($chunk, $row, $section);
             }
             $steps[] = ReadStep::read($sentence);
 
-            return;
+            return [$lines, $steps];
         }
         if ($mentions !== [] && $named === 0 && AmountReader::read($tokens, $taken) === []) {
             // a warning only ("No raisins, please"): kept, but nothing goes in the bowl
             $steps[] = ReadStep::read($sentence);
 
-            return;
+            return [$lines, $steps];
         }
         if (preg_match('/\p{L}/u', $clean) !== 1) {
             if (trim($clean, "-_=*. \t") === '') {
-                return;
+                return [[], []];
             }
         }
-        $lines[] = LineReader::read($sentence, $row, $section);
+        $lines[] = LineReader::ofWords($all, $row, $section);
+
+        return [$lines, $steps];
     }
 
     /**
@@ -163,10 +182,16 @@ final class RecipeReader
     }
 
     /**
+     * Whether an amount of a told sentence goes into the bowl; "cut into 30 biscuits" and "makes 40 treats" come out of it.
+     *
      * @param  list<Mention>  $mentions
+     * @param  list<Token>  $tokens
      */
-    private static function servesFood(Amount $amount, array $mentions): bool
+    private static function servesFood(Amount $amount, array $mentions, array $tokens): bool
     {
+        if (($tokens[$amount->from - 1] ?? null)?->is('into', 'makes', 'yields', 'make') === true) {
+            return false;
+        }
         foreach ($mentions as $mention) {
             if ($mention->from >= $amount->from && $mention->from <= $amount->to + 4) {
                 return true;

@@ -34,6 +34,12 @@ final readonly class Token
 
     public function is(string ...$texts): bool
     {
-        return in_array($this->text, $texts, true);
+        foreach ($texts as $text) {
+            if ($this->text === $text) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

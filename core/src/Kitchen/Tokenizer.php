@@ -23,6 +23,13 @@ final class Tokenizer
         'υ' => 'u', 'χ' => 'x', 'γ' => 'y', 'ω' => 'w', 'ı' => 'i', 'ɡ' => 'g', 'ɑ' => 'a', 'ꞵ' => 'b', 'ɩ' => 'i', 'ո' => 'n', 'օ' => 'o', 'ս' => 'u', 'հ' => 'h',
     ];
 
+    private const PATTERN = '~[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒](*MARK:vulgar)'
+        .'|\b[eE][ -]?\d{3,4}[a-d]?\b(*MARK:additive)'
+        .'|\d{1,4}\s?/\s?\d{1,4}(?![\d/])(*MARK:fraction)'
+        .'|(?:\d{1,12}(?:[.,]\d{1,6})?|\.\d{1,6})(*MARK:number)'
+        .'|[\p{L}\p{M}]+(?:\'[\p{L}]+)*\'?(*MARK:word)'
+        .'|[^\s\p{L}\d](*MARK:mark)~u';
+
     private const UNACCENTED = [
         'à' => 'a', 'á' => 'a', 'â' => 'a', 'ã' => 'a', 'ä' => 'a', 'å' => 'a', 'ç' => 'c', 'è' => 'e', 'é' => 'e', 'ê' => 'e', 'ë' => 'e', 'ì' => 'i',
         'í' => 'i', 'î' => 'i', 'ï' => 'i', 'ñ' => 'n', 'ò' => 'o', 'ó' => 'o', 'ô' => 'o', 'õ' => 'o', 'ö' => 'o', 'ø' => 'o', 'ù' => 'u', 'ú' => 'u',
@@ -65,37 +72,31 @@ final class Tokenizer
     /** @return list<Token> */
     public static function tokenize(string $clean): array
     {
-        $pattern = '~(?<vulgar>[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒])'
-            .'|(?<e>\b[eE][ -]?\d{3,4}[a-d]?\b)'
-            .'|(?<frac>\d{1,4}\s?/\s?\d{1,4}(?![\d/]))'
-            .'|(?<num>\d{1,12}(?:[.,]\d{1,6})?|\.\d{1,6})'
-            .'|(?<word>[\p{L}\p{M}]+(?:\'[\p{L}]+)*\'?)'
-            .'|(?<mark>[^\s\p{L}\d])~u';
-        if (preg_match_all($pattern, $clean, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === false) {
+        if (preg_match_all(self::PATTERN, $clean, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) === false) {
             return [];
         }
         $tokens = [];
         $hyphen = false;
         foreach ($found as $match) {
-            $raw = (string) $match[0][0];
-            $offset = $match[0][1];
+            [$raw, $offset] = $match[0];
             $length = strlen($raw);
-            if ($match['mark'][0] !== null) {
+            $kind = $match['MARK'] ?? '';
+            if ($kind === 'mark') {
                 if ($raw === '-' && $tokens !== [] && $offset > 0 && $clean[$offset - 1] !== ' ' && ($clean[$offset + 1] ?? ' ') !== ' ' && end($tokens)->kind === Token::WORD) {
                     $hyphen = true;
 
                     continue;
                 }
                 $tokens[] = new Token(Token::MARK, $offset, $length, $raw, $raw, $raw);
-            } elseif ($match['word'][0] !== null) {
+            } elseif ($kind === 'word') {
                 $word = self::fold($raw);
-                $tokens[] = new Token(Token::WORD, $offset, $length, $raw, $word, self::stem($word), glued: $hyphen);
-            } elseif ($match['e'][0] !== null) {
+                $tokens[] = new Token(Token::WORD, $offset, $length, $raw, $word, self::$stems[$word] ?? self::stem($word), glued: $hyphen);
+            } elseif ($kind === 'additive') {
                 $word = strtolower(str_replace([' ', '-'], '', $raw));
                 $tokens[] = new Token(Token::WORD, $offset, $length, $raw, $word, $word, glued: $hyphen);
-            } elseif ($match['vulgar'][0] !== null) {
+            } elseif ($kind === 'vulgar') {
                 $tokens[] = new Token(Token::NUMBER, $offset, $length, $raw, $raw, $raw, self::VULGAR[$raw], true);
-            } elseif ($match['frac'][0] !== null) {
+            } elseif ($kind === 'fraction') {
                 [$over, $under] = array_map(floatval(...), explode('/', str_replace(' ', '', $raw)));
                 $tokens[] = new Token(Token::NUMBER, $offset, $length, $raw, $raw, $raw, $under > 0.0 ? $over / $under : 0.0, true);
             } else {

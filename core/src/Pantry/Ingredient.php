@@ -7,6 +7,9 @@ namespace MildBowl\Core\Pantry;
 /** A food the catalogue knows. Without composition it is known by name and danger only. */
 final readonly class Ingredient
 {
+    /** Kinds that a bare word may name: "flour", "oil", "cheese". */
+    private const KINDS = ['flour', 'oil', 'meat', 'fish', 'fruit', 'vegetable', 'berry', 'cheese', 'seed', 'herb', 'organ', 'legume'];
+
     /**
      * @param  array<string, true>  $groups  closed: a group stands here with all its parents
      * @param  list<string>  $jobs  what it can do in a dough
@@ -31,5 +34,20 @@ final readonly class Ingredient
     public function isCoveredBy(string $groupOrId): bool
     {
         return isset($this->groups[$groupOrId]) || $this->id === $groupOrId || str_starts_with($this->id, $groupOrId.'-');
+    }
+
+    /** Whether a bare word ("flour") can mean this food (oat flour). */
+    public function isNamedBy(self $category): bool
+    {
+        if (! $category->inGroup('category-word') || $this->inGroup('category-word')) {
+            return false;
+        }
+        foreach (self::KINDS as $kind) {
+            if ($category->inGroup($kind) && $this->inGroup($kind)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

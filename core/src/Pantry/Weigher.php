@@ -150,8 +150,8 @@ final readonly class Weigher
 
     private function pieceOfGroups(Ingredient $ingredient, Amount $amount): ?Range
     {
-        foreach ($ingredient->groups as $group => $_) {
-            $found = $this->piece("group:$group", $amount);
+        foreach (self::groupRows('pieces') as $group) {
+            $found = $ingredient->inGroup($group) ? $this->piece("group:$group", $amount) : null;
             if ($found !== null) {
                 return $found;
             }
@@ -184,8 +184,10 @@ final readonly class Weigher
         if ($like !== '') {
             $candidates[] = $like;
         }
-        foreach ($ingredient->groups as $group => $_) {
-            $candidates[] = "group:$group";
+        foreach (self::groupRows('densities') as $group) {
+            if ($ingredient->inGroup($group)) {
+                $candidates[] = "group:$group";
+            }
         }
         foreach ($candidates as $candidate) {
             $rows = $tables['densities'][$candidate] ?? null;
@@ -203,5 +205,27 @@ final readonly class Weigher
         }
 
         return null;
+    }
+
+    /**
+     * Groups that have a row of their own in a table, in the order of the file: the narrower stands first, so that
+     * peanut oil weighs like an oil and not like a legume.
+     *
+     * @param  'densities'|'pieces'  $table
+     * @return list<string>
+     */
+    private static function groupRows(string $table): array
+    {
+        static $rows = [];
+        if (! isset($rows[$table])) {
+            $rows[$table] = [];
+            foreach (array_keys(Data::tables()[$table]) as $key) {
+                if (str_starts_with($key, 'group:')) {
+                    $rows[$table][] = substr($key, 6);
+                }
+            }
+        }
+
+        return $rows[$table];
     }
 }

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\Formulate\Formulate;
+use MildBowl\Core\Formulate\Request;
+
+/**
+ * The answer to a recipe, with whatever else the request says.
+ *
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function answer(string $text, array $more = []): array
+{
+    $recipe = ['text' => $text] + ($more['recipe'] ?? []);
+    unset($more['recipe']);
+
+    return answerTo(['version' => 1, 'recipe' => $recipe] + $more);
+}
+
+/**
+ * @param  array<string, mixed>  $request
+ * @return array<string, mixed>
+ */
+function answerTo(array $request): array
+{
+    return Formulate::answer(Request::fromJson(json_encode(array_filter($request, static fn (mixed $value): bool => $value !== []), JSON_THROW_ON_ERROR)));
+}
+
+/**
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function dog(string $name = 'Rex', array $more = []): array
+{
+    return $more + ['name' => $name, 'weightKg' => 10, 'ageMonths' => 48, 'neutered' => true, 'bodyCondition' => 5];
+}
+
+/**
+ * "level:code" of every finding on the lines and steps of an answer.
+ *
+ * @param  array<string, mixed>  $answer
+ * @return list<string>
+ */
+function found(array $answer): array
+{
+    $found = [];
+    foreach ([...$answer['lines'], ...$answer['steps'], ...$answer['verdict']['dogs']] as $part) {
+        foreach ($part['findings'] as $finding) {
+            $found[] = "{$finding['level']}:{$finding['code']}";
+        }
+    }
+
+    return array_values(array_unique($found));
+}
+
+/** @return list<string> the rows of a case file, without comments */
+function cases(string $file): array
+{
+    $rows = file(__DIR__."/cases/$file", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES);
+
+    return array_values(array_filter($rows === false ? [] : $rows, static fn (string $row): bool => ! str_starts_with($row, '#')));
+}
+
+/** @return list<array<string, string>> the rows of a reference table */
+function table(string $name): array
+{
+    $handle = fopen(__DIR__."/../data/$name.csv", 'r');
+    assert($handle !== false);
+    $head = fgetcsv($handle, escape: '');
+    $rows = [];
+    while (($row = fgetcsv($handle, escape: '')) !== false) {
+        $rows[] = array_combine($head, $row);
+    }
+
+    return $rows;
+}

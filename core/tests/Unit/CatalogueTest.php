@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\Data;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Composition;
+
+function exempt(string $id, string $check): bool
+{
+    foreach (table('exceptions') as $row) {
+        if ($row['ingredient'] === $id && ($row['check'] === $check || $row['check'] === 'both')) {
+            return $row['reason'] !== '';
+        }
+    }
+
+    return false;
+}
+
+it('holds enough foods, each with a known source and a confidence', function (): void {
+    $rows = table('ingredients');
+    expect(count($rows))->toBeGreaterThanOrEqual(350);
+    foreach ($rows as $row) {
+        expect(Data::tables()['sources'])->toHaveKey($row['source'])->and($row['confidence'])->toBeIn(['A', 'B', 'C'])->and($row['groups'])->not->toBe('');
+    }
+});
+
+it('sums the parts of every food to 100 g, and its energy to its parts', function (string $id): void {
+    $composition = Catalogue::get($id)->composition;
+    assert($composition instanceof Composition);
+    if (! exempt($id, 'mass')) {
+        expect($composition->massG())->toEqualWithDelta(100.0, 2.0);
+    }
+    if (! exempt($id, 'energy')) {
+        expect($composition->kcal)->toEqualWithDelta($composition->kcalByFactors(), max(8.0, 0.12 * $composition->kcal));
+    }
+    expect($composition->fibreG + $composition->sugarsG)->toBeLessThanOrEqual($composition->carbohydrateG + 2.0);
+})->with(fn () => array_column(table('ingredients'), 'id'));
+
+it('needs every named exception', function (): void {
+    foreach (table('exceptions') as $row) {
+        $composition = Catalogue::get($row['ingredient'])->composition;
+        assert($composition !== null);
+        $massHolds = abs($composition->massG() - 100) <= 2;
+        $energyHolds = abs($composition->kcal - $composition->kcalByFactors()) <= max(8.0, 0.12 * $composition->kcal);
+        expect($massHolds && $energyHolds)->toBeFalse("{$row['ingredient']} passes both checks and needs no exception");
+    }
+});
+
+it('knows the foods it must know by more than one name', function (string $name, string $id): void {
+    expect(Catalogue::idOfName($name))->toBe($id);
+})->with([
+    ['courgette', 'courgette'], ['zucchini', 'courgette'], ['eggplant', 'aubergine'], ['aubergine', 'aubergine'], ['swede', 'swede'], ['rutabaga', 'swede'],
+    ['canola oil', 'rapeseed-oil'], ['rapeseed oil', 'rapeseed-oil'], ['wholemeal flour', 'whole-wheat-flour'], ['porridge oats', 'rolled-oats'], ['cornstarch', 'corn-starch'], ['garbanzo beans', 'chickpea-cooked'],
+]);
+
+it('weighs a millilitre of every oil as oil', function (): void {
+    foreach (Catalogue::ids() as $id) {
+        $food = Catalogue::get($id);
+        if ($food->inGroup('oil') && $food->composition !== null) {
+            expect(answer("100 ml {$food->name}")['lines'][0]['grams']['best'])->toEqualWithDelta(90.0, 5.0, $id);
+        }
+    }
+});
+
+it('reads back each food by its own first name', function (string $id): void {
+    $name = Data::tables()['names'][$id][0];
+    $read = answer("100 g $name")['lines'];
+
+    expect($read)->toHaveCount(1)->and([$read[0]['ingredient'], ...$read[0]['alternatives'] ?? []])->toContain($id);
+})->with(fn () => array_column(table('ingredients'), 'id'));
+
+it('leaves what is unknown null', function (): void {
+    $unknown = array_filter(Catalogue::ids(), static fn (string $id): bool => Catalogue::get($id)->composition === null);
+
+    expect($unknown)->not->toBeEmpty();
+    $answer = answer('1 piece horse chestnut');
+    expect($answer['lines'][0]['kcal'])->toBeNull();
+});
