@@ -10,6 +10,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -20,7 +21,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // No sign-in yet, so no session and no cookie: the page is a shell, the API takes JSON only.
         $middleware->group('web', [ContentSecurity::class]);
         $middleware->group('api', [RequireJson::class]);
-        $middleware->alias(['kitchen' => OpenKitchen::class]);
+        // A row is looked up in the open kitchen only.
+        $middleware->group('kitchen', [OpenKitchen::class, SubstituteBindings::class]);
+        // A recipe is kept letter by letter.
+        $middleware->trimStrings(except: ['text', 'steps']);
         $middleware->trustHosts(at: ['^127\.0\.0\.1$', '^localhost$']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {

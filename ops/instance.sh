@@ -73,9 +73,10 @@ remember_ports() {
   printf 'DB_PORT=%s\nWEB_PORT=%s\n' "${DB_PORT:-}" "${WEB_PORT:-}" >"$DIR/ports"
 }
 
-make_database() { # creates the database when the cluster is new
-  PGPASSWORD=$(sed -n 's/^DB_PASSWORD=//p' "$DIR/.env") "$PG_BIN/psql" -q -h 127.0.0.1 -p "$DB_PORT" -U mildbowl -d postgres -tAc "SELECT 1 FROM pg_database WHERE datname = 'mildbowl'" | grep -q 1 ||
-    PGPASSWORD=$(sed -n 's/^DB_PASSWORD=//p' "$DIR/.env") "$PG_BIN/psql" -q -h 127.0.0.1 -p "$DB_PORT" -U mildbowl -d postgres -c 'CREATE DATABASE mildbowl'
+make_database() { # make_database [NAME]: creates it when it is not there yet
+  local name=${1:-mildbowl}
+  PGPASSWORD=$(sed -n 's/^DB_PASSWORD=//p' "$DIR/.env") "$PG_BIN/psql" -q -h 127.0.0.1 -p "$DB_PORT" -U mildbowl -d postgres -tAc "SELECT 1 FROM pg_database WHERE datname = '$name'" | grep -q 1 ||
+    PGPASSWORD=$(sed -n 's/^DB_PASSWORD=//p' "$DIR/.env") "$PG_BIN/psql" -q -h 127.0.0.1 -p "$DB_PORT" -U mildbowl -d postgres -c "CREATE DATABASE $name"
 }
 
 artisan() { # artisan ARGUMENTS…: as the web user, in this instance

@@ -53,6 +53,7 @@ final class Dog extends Model
         'new_ingredients' => '[]', 'dislikes' => '[]', 'at_table' => true, 'position' => 0,
     ];
 
+    /** @var array<string, string> */
     protected $casts = [
         'weight_kg' => 'float', 'born_on' => 'immutable_date', 'neutered' => 'boolean', 'body_condition' => 'integer', 'expected_adult_weight_kg' => 'float',
         'allergies' => 'array', 'allow_list' => 'array', 'conditions' => 'array', 'medicines' => 'array', 'new_ingredients' => 'array', 'dislikes' => 'array',

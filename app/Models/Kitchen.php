@@ -29,5 +29,6 @@ final class Kitchen extends Model
 
     protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature'];
 
+    /** @var array<string, string> */
     protected $casts = ['budget_percent' => 'float'];
 }

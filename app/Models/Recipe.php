@@ -29,5 +29,6 @@ final class Recipe extends Model
 
     protected $attributes = ['steps' => ''];
 
+    /** @var array<string, string> */
     protected $casts = ['cut' => 'array', 'updated_at' => 'immutable_datetime'];
 }

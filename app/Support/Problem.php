@@ -59,7 +59,7 @@ final class Problem
             in_array('Required', $failed, true) => 'missing',
             array_intersect(['Numeric', 'String', 'Array', 'Boolean', 'Integer', 'Date', 'DateFormat'], $failed) !== [] => 'wrong-type',
             in_array('Prohibited', $failed, true) => 'unknown-key',
-            array_intersect(['Max'], $failed) !== [] && is_string($e->validator->getData()[$field] ?? null) => 'too-long',
+            array_intersect(['Max'], $failed) !== [] && is_string(request()->input($field)) => 'too-long',
             default => 'out-of-range',
         };
         $response = self::response(422, $code, $errors[$field][0] ?? 'That is not possible.', '/'.str_replace('.', '/', $field));

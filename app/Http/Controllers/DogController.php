@@ -26,25 +26,23 @@ final class DogController
         return (new DogResource($dog->refresh()))->response()->setStatusCode(201);
     }
 
-    public function show(string $dog): DogResource
+    public function show(Dog $dog): DogResource
     {
-        return new DogResource(Dog::query()->findOrFail($dog));
+        return new DogResource($dog);
     }
 
-    public function update(DogRequest $request, string $dog): DogResource
+    public function update(DogRequest $request, Dog $dog): DogResource
     {
-        $found = Dog::query()->findOrFail($dog);
-        Gate::authorize('update', $found);
-        $found->update($request->columns());
+        Gate::authorize('update', $dog);
+        $dog->update($request->columns());
 
-        return new DogResource($found->refresh());
+        return new DogResource($dog->refresh());
     }
 
-    public function destroy(string $dog): Response
+    public function destroy(Dog $dog): Response
     {
-        $found = Dog::query()->findOrFail($dog);
-        Gate::authorize('delete', $found);
-        $found->delete();
+        Gate::authorize('delete', $dog);
+        $dog->delete();
 
         return response()->noContent();
     }

@@ -26,25 +26,23 @@ final class RecipeController
         return (new RecipeResource($recipe->refresh()))->response()->setStatusCode(201);
     }
 
-    public function show(string $recipe): RecipeResource
+    public function show(Recipe $recipe): RecipeResource
     {
-        return new RecipeResource(Recipe::query()->findOrFail($recipe));
+        return new RecipeResource($recipe);
     }
 
-    public function update(RecipeRequest $request, string $recipe): RecipeResource
+    public function update(RecipeRequest $request, Recipe $recipe): RecipeResource
     {
-        $found = Recipe::query()->findOrFail($recipe);
-        Gate::authorize('update', $found);
-        $found->update($request->columns());
+        Gate::authorize('update', $recipe);
+        $recipe->update($request->columns());
 
-        return new RecipeResource($found->refresh());
+        return new RecipeResource($recipe->refresh());
     }
 
-    public function destroy(string $recipe): Response
+    public function destroy(Recipe $recipe): Response
     {
-        $found = Recipe::query()->findOrFail($recipe);
-        Gate::authorize('delete', $found);
-        $found->delete();
+        Gate::authorize('delete', $recipe);
+        $recipe->delete();
 
         return response()->noContent();
     }

@@ -66,7 +66,12 @@ final class Compiler
     /** @return array<string, array<string, string>> */
     private function readKeyed(string $name, string $key): array
     {
-        return array_column($this->table($name), null, $key);
+        $rows = [];
+        foreach ($this->table($name) as $row) {
+            $rows[$row[$key]] = $row;
+        }
+
+        return $rows;
     }
 
     /** @return array<string, array<string, mixed>> */

@@ -44,7 +44,10 @@ final readonly class Table
         return $rows;
     }
 
-    /** @return list<string> the parts of a cell that holds several values */
+    /**
+     * @param  non-empty-string  $separator
+     * @return list<string> the parts of a cell that holds several values
+     */
     public static function parts(string $cell, string $separator = '|'): array
     {
         return $cell === '' ? [] : array_map(trim(...), explode($separator, $cell));

@@ -61,6 +61,7 @@ final class Formulate
         if ($request->texture === null) {
             $this->assumptions->add('texture-defaulted', 'No texture was given: baked as biscuit assumed.');
         }
+        $this->batch = new Batch($this->weigh(), $this->cut, $this->texture, $request->measured);
     }
 
     /**
@@ -69,8 +70,6 @@ final class Formulate
     public static function answer(Request $request): array
     {
         $formulate = new self($request);
-        $dough = $formulate->weigh();
-        $formulate->batch = new Batch($dough, $formulate->cut, $formulate->texture, $request->measured);
         $formulate->screen();
 
         return $formulate->judge();
@@ -94,7 +93,7 @@ final class Formulate
                 continue;
             }
             if ($weigher->isDefault($line)) {
-                $this->assumptions->add('amount-assumed', "Assumed ".round($grams->low).'–'.round($grams->high)." g for \"{$line->text}\".");
+                $this->assumptions->add('amount-assumed', 'Assumed '.round($grams->low).'–'.round($grams->high)." g for \"{$line->text}\".");
             }
             $ingredient = Catalogue::get($line->ingredient);
             if ($ingredient->composition === null) {

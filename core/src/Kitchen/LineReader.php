@@ -48,7 +48,7 @@ final class LineReader
 
         return new ReadLine(
             $text, $row, $section, $amounts, $main, $others, $alternatives, $forms,
-            $condition === null ? null : trim($condition[0], " ()."),
+            $condition === null ? null : trim($condition[0], ' ().'),
             $unread, array_map(static fn (Token $token): string => $token->stem, $tokens),
             self::purpose($tokens, $clean), Tokenizer::hasLookAlikes($text), $words, $clean,
         );
@@ -160,7 +160,7 @@ final class LineReader
                 $category = isset(Data::tables()['entries'][$mention->ingredient]['groups']['category-word']);
             } elseif ($mention->alternative) {
                 $alternatives[] = $mention->ingredient;
-            } elseif ($category === true && ! $inCondition && $main !== null && self::specifies($mention->ingredient, $main->ingredient)) {
+            } elseif ($category === true && ! $inCondition && Catalogue::get($mention->ingredient)->isNamedBy(Catalogue::get($main->ingredient))) {
                 // "oil (olive)", "flour: oat flour", "vegetable such as carrot"
                 $main = $mention;
                 $category = false;
@@ -172,11 +172,6 @@ final class LineReader
         $others = array_values(array_diff(array_unique($others), [$main]));
 
         return [$main, $others, array_values(array_diff(array_unique($alternatives), [$main]))];
-    }
-
-    private static function specifies(string $specific, string $category): bool
-    {
-        return Catalogue::get($specific)->isNamedBy(Catalogue::get($category));
     }
 
     /**

@@ -157,7 +157,11 @@ final class NumberReader
         return $this->withParts($value, $i + 1);
     }
 
-    /** "three quarters", "one and a half". @return array{float, int} */
+    /**
+     * "three quarters", "one and a half".
+     *
+     * @return array{float, int}
+     */
     private function withParts(float $value, int $i): array
     {
         $token = $this->tokens[$i] ?? null;
@@ -181,7 +185,11 @@ final class NumberReader
         return [$value, $i];
     }
 
-    /** "half a cup", "a quarter of an apple", "half dozen". @return array{float, int} */
+    /**
+     * "half a cup", "a quarter of an apple", "half dozen".
+     *
+     * @return array{float, int}
+     */
     private function afterPart(float $value, int $i): array
     {
         $i = $this->skipOf($i);

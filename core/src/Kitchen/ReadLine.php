@@ -43,17 +43,14 @@ final readonly class ReadLine
         return in_array($form, $this->forms, true);
     }
 
-    /** Whether one of these phrase keys occurs in the line. @param list<string> $phrases */
+    /**
+     * Whether one of these phrase keys occurs in the line.
+     *
+     * @param  list<string>  $phrases
+     */
     public function says(array $phrases): bool
     {
-        $haystack = ' '.implode(' ', $this->keys).' ';
-        foreach ($phrases as $phrase) {
-            if (str_contains($haystack, " $phrase ")) {
-                return true;
-            }
-        }
-
-        return false;
+        return Tokenizer::holds($this->keys, $phrases);
     }
 
     /** @return list<string> every food the line names */

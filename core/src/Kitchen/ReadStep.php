@@ -19,6 +19,16 @@ final readonly class ReadStep
         public array $keys,
     ) {}
 
+    /**
+     * Whether one of these phrase keys occurs in the step.
+     *
+     * @param  list<string>  $phrases
+     */
+    public function says(array $phrases): bool
+    {
+        return Tokenizer::holds($this->keys, $phrases);
+    }
+
     public static function read(string $text): self
     {
         $tokens = Tokenizer::tokenize(Tokenizer::clean($text));

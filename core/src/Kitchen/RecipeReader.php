@@ -244,7 +244,7 @@ final class RecipeReader
             $chunk = substr($clean, $from, $to - $from);
             // what follows the food's own clause belongs to the telling
             $chunk = (string) preg_replace('/[.;!?]\s.*$|\s+(and|&|with|plus|then|until|into|before|together)\s*$|\s+(then|until|into|before|over|in a|in the|and (then )?(mix|stir|bake|roll|knead|cut|form|shape|let|leave|chill|freeze|press|spread|cook|pour|blend))\b.*$/iu', '', trim($chunk, " ,.;\t"));
-            $chunk = trim((string) preg_replace('/[,\s]+(and|&|with|plus|then)?\s*$/iu', '', $chunk), " ,.;");
+            $chunk = trim((string) preg_replace('/[,\s]+(and|&|with|plus|then)?\s*$/iu', '', $chunk), ' ,.;');
             if ($chunk !== '') {
                 $chunks[] = $chunk;
             }

@@ -52,11 +52,11 @@ final class Tokenizer
         if (preg_match('/[^\x00-\x{024F}½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒\x{2000}-\x{206F}]/u', $text) === 1) {
             $parts = preg_split('/([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒])/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [$text];
             $text = implode('', array_map(
-                static fn (string $part): string => isset(self::VULGAR[$part]) ? $part : (\Normalizer::normalize($part, \Normalizer::FORM_KC) ?: $part),
+                static fn (string $part): string => isset(self::VULGAR[$part]) ? $part : self::normal($part, \Normalizer::FORM_KC),
                 $parts,
             ));
         } elseif (preg_match('/\p{M}/u', $text) === 1) {
-            $text = \Normalizer::normalize($text, \Normalizer::FORM_C) ?: $text;
+            $text = self::normal($text, \Normalizer::FORM_C);
         }
 
         return (string) preg_replace('/[\x{00A0}\x{2000}-\x{200A}\x{202F}\x{205F}\x{3000}\t]/u', ' ', $text);
@@ -77,6 +77,7 @@ final class Tokenizer
         }
         $tokens = [];
         $hyphen = false;
+        /** @var list<array{0: array{string, int}, MARK?: string}> $found */
         foreach ($found as $match) {
             [$raw, $offset] = $match[0];
             $length = strlen($raw);
@@ -130,8 +131,7 @@ final class Tokenizer
         }
         $word = strtr($word, self::UNACCENTED + self::LOOK_ALIKES);
         if (preg_match('/[^a-z0-9]/', $word) === 1) {
-            $decomposed = \Normalizer::normalize($word, \Normalizer::FORM_D) ?: $word;
-            $word = (string) preg_replace('/\p{M}+/u', '', $decomposed);
+            $word = (string) preg_replace('/\p{M}+/u', '', self::normal($word, \Normalizer::FORM_D));
         }
 
         return $word;
@@ -176,5 +176,31 @@ final class Tokenizer
         }
 
         return implode(' ', $stems);
+    }
+
+    /**
+     * Whether one of these phrases stands in this row of keys.
+     *
+     * @param  list<string>  $keys
+     * @param  list<string>  $phrases
+     */
+    public static function holds(array $keys, array $phrases): bool
+    {
+        $haystack = ' '.implode(' ', $keys).' ';
+        foreach ($phrases as $phrase) {
+            if (str_contains($haystack, " $phrase ")) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Normal form of a text; the text itself where it has none. */
+    private static function normal(string $text, int $form): string
+    {
+        $normal = \Normalizer::normalize($text, $form);
+
+        return is_string($normal) ? $normal : $text;
     }
 }

@@ -11,7 +11,7 @@ use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Range;
 
 /** Turns the amounts of a line into grams, through densities by form, piece weights and the kitchen's own cup. */
-final readonly class Weigher
+final class Weigher
 {
     private const ML_PER_CUP = 236.6;
 
@@ -27,7 +27,10 @@ final readonly class Weigher
         'taste' => [0.3, 1.0, 3.0],
     ];
 
-    public function __construct(private string $units) {}
+    /** @var array<string, list<string>> */
+    private static array $groupRows = [];
+
+    public function __construct(private readonly string $units) {}
 
     /**
      * Grams of a line's own food; null when the line gives no amount that can be weighed.
@@ -216,16 +219,15 @@ final readonly class Weigher
      */
     private static function groupRows(string $table): array
     {
-        static $rows = [];
-        if (! isset($rows[$table])) {
-            $rows[$table] = [];
+        if (! isset(self::$groupRows[$table])) {
+            self::$groupRows[$table] = [];
             foreach (array_keys(Data::tables()[$table]) as $key) {
                 if (str_starts_with($key, 'group:')) {
-                    $rows[$table][] = substr($key, 6);
+                    self::$groupRows[$table][] = substr($key, 6);
                 }
             }
         }
 
-        return $rows[$table];
+        return self::$groupRows[$table];
     }
 }

@@ -155,7 +155,11 @@ final class DogFindings
         return [new Finding($dog->name, Level::Caution, 'several-new', "More than one food here is new to {$dog->name}: ".implode(', ', array_keys($new)).'.', 'Bring in one new food at a time, so that a reaction has one name.', source: Sources::name('KITCHEN'))];
     }
 
-    /** Heavy in legumes and without grain, for a dog with heart disease. @return list<Finding> */
+    /**
+     * Heavy in legumes and without grain, for a dog with heart disease.
+     *
+     * @return list<Finding>
+     */
     private static function legumes(Dog $dog, Dough $dough): array
     {
         if (! $dog->has('heart') && ! $dog->has('heart-advanced')) {

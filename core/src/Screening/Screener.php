@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Screening;
 
-use MildBowl\Core\Data;
 use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Kitchen\ReadStep;
 use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Range;
 
 /** Says what there is to say about a line, a step or a label, for every dog at the table. */
@@ -68,22 +66,12 @@ final readonly class Screener
      */
     public function step(ReadStep $step, array $lines): array
     {
-        $says = static function (array $phrases) use ($step): bool {
-            $haystack = ' '.implode(' ', $step->keys).' ';
-            foreach ($phrases as $phrase) {
-                if (str_contains($haystack, " $phrase ")) {
-                    return true;
-                }
-            }
-
-            return false;
-        };
         $findings = [];
         foreach ($step->foods as $id) {
             if ($this->hasLine($id, $step->phrases[$id] ?? '', $lines)) {
                 continue;
             }
-            array_push($findings, ...$this->foods([$id], $says));
+            array_push($findings, ...$this->foods([$id], $step->says(...)));
             $name = Catalogue::get($id)->name;
             $findings[] = new Finding(null, Level::Unknown, 'named-only-in-step', ucfirst($name).' is named only in the method.', 'Give it a line of its own with its amount, or take it out of the step.', source: 'the reader');
         }
@@ -118,11 +106,18 @@ final readonly class Screener
     private function isWorse(string $id, ReadLine $line): bool
     {
         $nothing = static fn (array $phrases): bool => false;
-        $worst = static function (array $findings): int {
-            return min([9, ...array_map(static fn (Finding $finding): int => $finding->level->rank(), $findings)]);
-        };
 
-        return $worst($this->foods([$id], $nothing)) < $worst($this->foods($line->foods(), $nothing));
+        return self::worst($this->foods([$id], $nothing)) < self::worst($this->foods($line->foods(), $nothing));
+    }
+
+    /**
+     * Rank of the worst of these findings; one more than the mildest where there is none.
+     *
+     * @param  list<Finding>  $findings
+     */
+    private static function worst(array $findings): int
+    {
+        return min([Level::Caution->rank() + 1, ...array_map(static fn (Finding $finding): int => $finding->level->rank(), $findings)]);
     }
 
     /**

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Dog;
+use App\Models\Kitchen;
+use App\Models\Recipe;
+use App\Support\CurrentKitchen;
+use App\Support\NoKitchenOpen;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Schema;
+use Tests\TestCase;
+
+/** @return array{dog: Dog, recipe: Recipe, product: mixed} what another kitchen owns */
+function othersThings(TestCase $test): array
+{
+    $other = Kitchen::factory()->create();
+    app(CurrentKitchen::class)->open($other);
+    $things = ['dog' => Dog::factory()->create(['name' => 'Stranger']), 'recipe' => Recipe::factory()->create(['title' => 'Strange rounds'])];
+    $test->open('lock-cottage');
+
+    return $things;
+}
+
+it('throws where no kitchen is open', function (): void {
+    app(CurrentKitchen::class)->close();
+    Dog::query()->get();
+})->throws(NoKitchenOpen::class);
+
+it('shows and changes nothing of another kitchen on any route', function (): void {
+    $things = othersThings($this);
+    $tried = 0;
+    foreach (Route::getRoutes() as $route) {
+        $names = $route->parameterNames();
+        if (! str_starts_with($route->uri(), 'api/') || $names === []) {
+            continue;
+        }
+        $uri = preg_replace_callback('/\{(\w+)\??\}/', static fn (array $name): string => $things[$name[1]]->id, $route->uri());
+        foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+            $this->json($method, "/$uri", ['title' => 'Mine now', 'name' => 'Mine now'])->assertStatus(404);
+            $tried++;
+        }
+    }
+    expect($tried)->toBeGreaterThanOrEqual(8);
+    foreach (['dogs' => 'Stranger', 'recipes' => 'Strange rounds'] as $list => $name) {
+        expect($this->getJson("/api/$list")->assertOk()->getContent())->not->toContain($name);
+    }
+    app(CurrentKitchen::class)->open($things['dog']->kitchen()->firstOrFail());
+    expect(Dog::query()->pluck('name')->all())->toBe(['Stranger'])->and(Recipe::query()->pluck('title')->all())->toBe(['Strange rounds']);
+});
+
+it('keeps kitchen_id first in every key of every kept table', function (): void {
+    foreach (Schema::getTableListing('public', false) as $table) {
+        if (in_array($table, ['migrations', 'kitchens'], true)) {
+            continue;
+        }
+        expect(Schema::hasColumn($table, 'kitchen_id'))->toBeTrue($table);
+        foreach (Schema::getIndexes($table) as $index) {
+            if ($index['unique']) {
+                expect($index['columns'][0])->toBe('kitchen_id', "$table, {$index['name']}");
+            }
+        }
+        expect(array_column(Schema::getForeignKeys($table), 'columns'))->toContain(['kitchen_id']);
+    }
+});
+
+it('refuses in the database too what no dog can be', function (array $columns): void {
+    $kitchen = $this->open('lock-cottage');
+    expect(fn () => DB::table('dogs')->insert($columns + ['kitchen_id' => $kitchen->id, 'id' => fake()->uuid(), 'name' => 'Rex']))->toThrow(QueryException::class);
+})->with([[['weight_kg' => 0]], [['weight_kg' => 121]], [['name' => ' ']], [['body_condition' => 10]], [['activity' => 'idle']], [['teeth' => 'gold']], [['budget_percent' => 11]], [['name' => 'Quill']], [['allergies' => '{}']]]);
