@@ -8,10 +8,12 @@ use App\Http\Controllers\FormulateController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\TableController;
+use App\Http\Controllers\UpController;
 use Illuminate\Support\Facades\Route;
 
 // Stateless: the core answers, no database is asked, so the bench goes on when the database is down.
 Route::post('formulate', FormulateController::class)->name('formulate');
+Route::get('up', UpController::class)->name('up');
 Route::get('choices', ChoicesController::class)->name('choices');
 
 Route::middleware('kitchen')->group(function (): void {

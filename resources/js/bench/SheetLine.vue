@@ -3,7 +3,7 @@ import { computed, nextTick, ref } from 'vue'
 import type { AnswerLine, Finding } from '../api/types.generated'
 import FindingMark from '../ui/FindingMark.vue'
 import { grams as inGrams, figure } from '../ui/format'
-import { LEVELS, told } from '../ui/levels'
+import { inShort, told } from '../ui/levels'
 import FindingCard from './FindingCard.vue'
 import type { Confirmation } from './useSheet'
 
@@ -111,7 +111,7 @@ defineExpose({ focus })
             <button v-if="shown.length > 0" type="button" class="row__found" :aria-expanded="open" @click="open = !open">
                 <span v-for="one in shown" :key="one.finding.level + one.finding.code + one.finding.message" class="chip" :class="[`chip--${one.finding.level}`, { 'chip--settled': one.finding.confirmed }]">
                     <FindingMark :level="one.finding.level" />
-                    <span class="chip__word">{{ one.finding.confirmed ? 'Settled' : LEVELS[one.finding.level].word }}</span>
+                    <span class="chip__word">{{ one.finding.confirmed ? 'Settled' : inShort(one.finding) }}</span>
                     <span v-if="one.dogs.length > 0" class="chip__dogs">{{ one.dogs.join(', ') }}</span>
                 </span>
             </button>

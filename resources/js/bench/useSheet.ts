@@ -1,5 +1,5 @@
 import { useDebounceFn, useLocalStorage } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, effectScope, ref, watch } from 'vue'
 import { api, KitchenProblem } from '../api/client'
 import type { Cut, FormulateAnswer, FormulateRequest, Recipe } from '../api/types.generated'
 import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
@@ -41,11 +41,21 @@ const answeredIn = ref<number | null>(null)
 let running: AbortController | null = null
 let turn = 0
 let started = false
+let onShelf = ''
+// The sheet outlives the page it is shown on: a baker who looks up a dog comes back to a bench that still answers.
+const lasting = effectScope(true)
+
+/** What of a sheet is kept on the shelf, in one string to compare by. */
+function written(): string {
+    const { title, text, steps, cut, texture } = sheet.value
+
+    return JSON.stringify([title, text, steps, cut, texture])
+}
 
 export function useSheet() {
     const kitchen = useKitchen()
 
-    const request = computed<FormulateRequest | null>(() => sheet.value.text.trim() === '' ? null : {
+    const request = lasting.run(() => computed<FormulateRequest | null>(() => sheet.value.text.trim() === '' ? null : {
         version: 1,
         recipe: { title: sheet.value.title, text: sheet.value.text, steps: sheet.value.steps },
         cut: sheet.value.cut,
@@ -54,11 +64,11 @@ export function useSheet() {
         policy: kitchen.kitchen?.policy ?? {},
         confirmed: sheet.value.confirmed,
         explain: true,
-    })
+    }))
 
     async function ask(): Promise<void> {
         running?.abort()
-        const asked = request.value
+        const asked = request?.value ?? null
         const mine = ++turn
         if (asked === null) {
             answer.value = null
@@ -87,10 +97,13 @@ export function useSheet() {
     async function keep(): Promise<void> {
         if (sheet.value.recipeId === null) return
         const { recipeId, title, text, steps, cut, texture } = sheet.value
+        const sent = written()
         keeping.value = 'keeping'
         try {
             await kitchen.keepRecipe(recipeId, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture })
-            if (sheet.value.recipeId === recipeId) keeping.value = 'kept'
+            if (sheet.value.recipeId !== recipeId) return
+            onShelf = sent
+            keeping.value = written() === sent ? 'kept' : 'browser'
         } catch {
             keeping.value = 'failed'
         }
@@ -102,11 +115,17 @@ export function useSheet() {
     function start(): void {
         if (started) return
         started = true
-        watch(request, () => void askSoon(), { immediate: true, deep: true })
-        watch(() => [sheet.value.title, sheet.value.text, sheet.value.steps, sheet.value.cut, sheet.value.texture], () => {
-            keeping.value = 'browser'
-            if (sheet.value.recipeId !== null) void keepSoon()
-        }, { deep: true })
+        lasting.run(() => {
+            if (request !== undefined) watch(request, () => void askSoon(), { immediate: true, deep: true })
+            watch(written, () => {
+                if (sheet.value.recipeId !== null && written() === onShelf) {
+                    keeping.value = 'kept'
+                    return
+                }
+                keeping.value = 'browser'
+                if (sheet.value.recipeId !== null) void keepSoon()
+            })
+        })
         keeping.value = sheet.value.text === '' ? 'blank' : 'browser'
     }
 
@@ -129,6 +148,8 @@ export function useSheet() {
             recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [],
             cut: recipe.cut ?? { ...BLANK.cut }, texture: recipe.texture ?? BLANK.texture,
         }
+        onShelf = written()
+        keeping.value = 'kept'
     }
 
     function blank(): void {

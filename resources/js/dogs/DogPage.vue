@@ -41,7 +41,7 @@ watch(dog, (known) => {
     }
     const { weightKg, ageMonths, expectedAdultWeightKg, foodKcalPer100g, budgetPercent, ...rest } = known
     const whole = ageMonths === null ? null : Math.floor(ageMonths + 0.02)
-    Object.assign(form, structuredClone({ ...rest }), {
+    Object.assign(form, JSON.parse(JSON.stringify(rest)) as typeof rest, {
         weight: weightKg ?? '', weightUnit: 'kg', expected: expectedAdultWeightKg ?? '', food: foodKcalPer100g ?? '', budget: budgetPercent ?? '',
         years: whole === null ? '' : Math.floor(whole / 12), months: whole === null ? '' : whole % 12,
         allowText: known.allowList?.join(', ') ?? '', newText: known.newIngredients.join(', '), neuter: known.neutered === null ? 'unknown' : known.neutered ? 'yes' : 'no',
@@ -119,7 +119,7 @@ function toggle(list: string[], value: string): void {
                 <label class="plain"><span>Breed, as far as known</span><input v-model="form.breed" list="breeds" maxlength="80" autocomplete="off" /><datalist id="breeds"><option v-for="breed in kitchen.choices?.breeds ?? []" :key="breed" :value="breed" /></datalist></label>
                 <div class="fields">
                     <label class="plain plain--short"><span>Weight</span><input v-model="form.weight" inputmode="decimal" :aria-invalid="errors['weightKg'] !== undefined" aria-describedby="e-weight" /></label>
-                    <label class="plain plain--short"><span>in</span><select v-model="form.weightUnit"><option value="kg">kg</option><option value="lb">lb</option></select></label>
+                    <label class="plain plain--short"><span>Unit of weight</span><select v-model="form.weightUnit"><option value="kg">kg</option><option value="lb">lb</option></select></label>
                     <label class="plain plain--short"><span>Age, years</span><input v-model="form.years" inputmode="numeric" @input="ageTouched = true" /></label>
                     <label class="plain plain--short"><span>and months</span><input v-model="form.months" inputmode="numeric" @input="ageTouched = true" /></label>
                     <label class="plain plain--short"><span>Grown, kg</span><input v-model="form.expected" inputmode="decimal" placeholder="puppies" :aria-invalid="errors['expectedAdultWeightKg'] !== undefined" /></label>

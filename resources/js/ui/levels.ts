@@ -19,6 +19,13 @@ export function worstFirst(findings: Finding[]): Finding[] {
     return [...findings].sort((one, two) => ORDER.indexOf(one.level) - ORDER.indexOf(two.level))
 }
 
+/** The word of a finding for the margin; what may never go in is named. */
+export function inShort(finding: Finding): string {
+    const word = LEVELS[finding.level].word
+
+    return finding.level === 'never' ? `${word}: ${finding.code.replaceAll('-', ' ')}` : word
+}
+
 /** The same thing said for several dogs stands once, with their names. */
 export interface Told {
     finding: Finding

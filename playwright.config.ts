@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test'
+
+const shots = process.env['MILDBOWL_SHOTS'] !== undefined
+const bench = process.env['MILDBOWL_BENCH'] !== undefined
+
+/** Drives the served application in Debian's Chromium. bin/test starts the instance and names its address. */
+export default defineConfig({
+    testDir: bench ? 'bench' : 'e2e',
+    testMatch: bench ? 'keys.ts' : shots ? 'shots.ts' : '*.spec.ts',
+    workers: 1,
+    fullyParallel: false,
+    timeout: 40_000,
+    expect: { timeout: 8_000 },
+    outputDir: 'var/playwright',
+    reporter: [['list'], ['json', { outputFile: 'var/playwright.json' }]],
+    use: {
+        baseURL: process.env['MILDBOWL_URL'],
+        viewport: { width: 1280, height: 800 },
+        reducedMotion: 'reduce',
+        trace: 'off',
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: ['--no-sandbox', '--headless', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+        },
+    },
+})
