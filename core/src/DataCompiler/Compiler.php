@@ -408,7 +408,7 @@ final class Compiler
     /** @return list<string> */
     private function keys(string $cell): array
     {
-        return array_map(Tokenizer::key(...), Table::parts($cell));
+        return array_map(static fn (string $phrase): string => implode('+', array_map(Tokenizer::key(...), Table::parts($phrase, '+'))), Table::parts($cell));
     }
 
     private function known(string $id, string $place): void

@@ -16,6 +16,9 @@ final class LineReader
         'taste' => ['taste'],
     ];
 
+    /** Group of words that claim something about a food and are none. */
+    private const CLAIM = 'check-sugar-free';
+
     /** Words that open a note about something else than the food. */
     private const CONDITION = '/\b((?:leave|left|skip|omit|use|only)\b[^.;]{0,40}?\b)?(if|unless|when)\b(?!\s+(needed|necessary|required|desired|wanted|liked|preferred|possible|you (like|wish|want|prefer)|available|using))[^()]*/iu';
 
@@ -106,7 +109,7 @@ final class LineReader
                     continue;
                 }
                 $before = $tokens[$i - 1] ?? null;
-                if ($before?->is('not', 'un', 'never') === true && $words === 1) {
+                if ($before?->is('not', 'un', 'never', 'no', 'without') === true && $words === 1) {
                     continue;
                 }
                 foreach ($table['phrases'][$key] as $form) {
@@ -160,6 +163,10 @@ final class LineReader
                 $category = isset(Data::tables()['entries'][$mention->ingredient]['groups']['category-word']);
             } elseif ($mention->alternative) {
                 $alternatives[] = $mention->ingredient;
+            } elseif (! $inCondition && Catalogue::get($main->ingredient)->inGroup(self::CLAIM)) {
+                // "sugar-free strawberry yogurt" is yogurt, and sold as sugar-free
+                $others[] = $main->ingredient;
+                $main = $mention;
             } elseif ($category === true && ! $inCondition && Catalogue::get($mention->ingredient)->isNamedBy(Catalogue::get($main->ingredient))) {
                 // "oil (olive)", "flour: oat flour", "vegetable such as carrot"
                 $main = $mention;
@@ -230,6 +237,9 @@ final class LineReader
                     }
                 }
             }
+        }
+        if ($last === null && preg_match('/\bfor (the|your|a|lining the|coating the) (\w+ )?(tin|pan|tray|mould|mold|sheet|dish|tins|pans|trays|moulds|molds)\b/i', $clean) === 1) {
+            return 'greasing';
         }
         if ($last === null && preg_match('/\bas (needed|required|necessary)\b|\bto (bind|mix|thin)\b/i', $clean) === 1) {
             return 'taste';

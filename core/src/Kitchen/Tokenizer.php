@@ -179,7 +179,7 @@ final class Tokenizer
     }
 
     /**
-     * Whether one of these phrases stands in this row of keys.
+     * Whether one of these phrases stands in this row of keys; "homemade+no onion" wants both parts, in any order.
      *
      * @param  list<string>  $keys
      * @param  list<string>  $phrases
@@ -189,6 +189,9 @@ final class Tokenizer
         $haystack = ' '.implode(' ', $keys).' ';
         foreach ($phrases as $phrase) {
             if (str_contains($haystack, " $phrase ")) {
+                return true;
+            }
+            if (str_contains($phrase, '+') && array_filter(explode('+', $phrase), static fn (string $part): bool => ! str_contains($haystack, " $part ")) === []) {
                 return true;
             }
         }
