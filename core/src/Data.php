@@ -42,6 +42,8 @@ use RuntimeException;
  *     doses: list<Dose>,
  *     energy: array<string, array<string, string>>,
  *     bites: list<array<string, string>>,
+ *     keeping: list<array<string, string>>,
+ *     claims: list<array<string, string>>,
  *     sources: array<string, string>,
  *     benign: array<string, true>,
  *     verbs: array<string, true>

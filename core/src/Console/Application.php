@@ -4,15 +4,22 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Console;
 
+use MildBowl\Core\Clipping\ReadQuestion;
 use MildBowl\Core\Formulate\Formulate;
+use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Formulate\RequestRefused;
+use MildBowl\Core\Screening\LabelQuestion;
 
 /** The console of the core: one JSON request in, one JSON answer out; with --lines one a line. */
 final readonly class Application
 {
     private const USAGE = <<<'TEXT'
-        Usage: mildbowl formulate [--lines] [FILE]
+        Usage: mildbowl COMMAND [--lines] [FILE]
+
+        formulate  what of this recipe may be baked for these dogs, and how much each may have
+        read       the recipes in a text, a web page, JSON-LD or Markdown from outside
+        label      what a printed list of ingredients says, part by part
 
         Reads one request (JSON, version 1) from FILE or standard input and prints the answer.
         With --lines: one request a line, one answer a line, in order.
@@ -38,6 +45,8 @@ final readonly class Application
         }
         $answer = match ($command) {
             'formulate' => static fn (string $json): array => Formulate::answer(Request::fromJson($json)),
+            'read' => static fn (string $json): array => ReadQuestion::answer(Node::decode($json)),
+            'label' => static fn (string $json): array => LabelQuestion::answer(Node::decode($json)),
             default => null,
         };
         $lines = in_array('--lines', $arguments, true);

@@ -48,6 +48,8 @@ final class Compiler
             'doses' => $this->table('doses'),
             'energy' => $this->readKeyed('energy', 'key'),
             'bites' => $this->table('bites'),
+            'keeping' => $this->table('keeping'),
+            'claims' => $this->table('claims'),
             'sources' => array_column($this->table('sources'), 'name', 'source'),
             'benign' => $this->readBenign(),
             'verbs' => $this->readWordList('cooking-verbs'),

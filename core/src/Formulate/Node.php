@@ -46,6 +46,15 @@ final readonly class Node
         return $this;
     }
 
+    /** @throws RequestRefused when `version` is anything but 1 */
+    public function requireVersion(): void
+    {
+        $version = $this->required('version', 'The version');
+        if ($version->value !== 1 && $version->value !== 1.0) {
+            throw is_int($version->value) || is_float($version->value) ? RequestRefused::unsupportedVersion() : RequestRefused::wrongType('/version', 'the number 1');
+        }
+    }
+
     /** The value of a key; null when it is absent or null. */
     public function get(string $key): ?self
     {

@@ -46,11 +46,7 @@ final readonly class Request
     /** @throws RequestRefused */
     public static function fromNode(Node $node): self
     {
-        $node->object(self::KEYS);
-        $version = $node->required('version', 'The version');
-        if ($version->value !== 1 && $version->value !== 1.0) {
-            throw is_int($version->value) || is_float($version->value) ? RequestRefused::unsupportedVersion() : RequestRefused::wrongType('/version', 'the number 1');
-        }
+        $node->object(self::KEYS)->requireVersion();
         $recipe = $node->required('recipe', 'The recipe')->object(['title', 'text', 'steps']);
         $text = $recipe->required('text', 'The recipe\'s text')->filled(self::LONGEST_TEXT);
         $steps = $recipe->get('steps')?->string(self::LONGEST_TEXT) ?? '';

@@ -13,7 +13,8 @@ final class RecipeReader
 
     private const INGREDIENTS = '/^(the\s+)?(ingredients?|you will need|you need|what you need|shopping list)\b.{0,20}$/iu';
 
-    private const BULLET = '/^\s*(?:[-*•·–—▢□☐◦▪‣+]\s*|\[[ xX]?\]\s*|\d{1,2}[.)]\s+(?=\S))+/u';
+    /** Marks and numbers that open a row of a list. */
+    public const BULLET = '/^\s*(?:[-*•·–—▢□☐◦▪‣+]\s*|\[[ xX]?\]\s*|\d{1,2}[.)]\s+(?=\S))+/u';
 
     private const MOST_KNOWN = 4000;
 

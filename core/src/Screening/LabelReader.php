@@ -11,62 +11,139 @@ use MildBowl\Core\Kitchen\Tokenizer;
 /** Reads the ingredient list printed on a tub: parts in order, nested brackets, percent values, "may contain". */
 final class LabelReader
 {
+    private const HEAD = '/^\s*(ingredients?( list)?|contains|composition|zutaten|ingr[ée]dients|ingredientes|ingredienti|ingredi[ëe]nten)\s*:\s*/iu';
+
+    private const TRACE = '/\G(?:may (?:also )?contain(?: small amounts? of)?(?: traces? of)?|(?:contains )?traces? of|(?:made|produced|packed|manufactured) (?:in|on) (?:a |an |the )?(?:\w+ ){0,3}(?:that|which|where|with|handling|using)(?: (?:also )?(?:handles|uses|processes|handle|use|process|we use))?|not suitable for (?:\w+ ){0,4}(?:with|allergic to)|kann spuren von|peut contenir(?: des traces de)?|puede contener(?: trazas de)?|pu[òo] contenere(?: tracce di)?)\b:?/iu';
+
+    /** Sentences on a tub that are no part of its list. */
+    private const OTHER = '/(?:(?<=[.;\n])|^)\s*(?:allerg\w+ (?:advice|information|info)|for allergens|nutrition\w*|storage|store (?:in|at|below)|keep (?:in|cool|refrigerated|out)|once opened|best before|use by|net w\w+|produced (?:by|for)|distributed by|made in \w+|shake well|stir before|serving suggestion|free from)\b[^.\n]*[.\n]?/iu';
+
+    /** A full stop after these ends no part: "L. acidophilus", "incl. celery". */
+    private const SHORTENED = '/(?:^|[\s(])(?:\p{L}|incl|min|max|approx|nat|art|veg|conc|var|spp)$/iu';
+
+    /** @var list<LabelPart> */
+    private array $parts = [];
+
+    /** @var list<string> the part each open bracket belongs to */
+    private array $parents = [];
+
+    private ?int $traceDepth = null;
+
+    private string $buffer = '';
+
     /** @return list<LabelPart> */
     public static function read(string $ingredients): array
     {
-        $text = trim((string) preg_replace('/^\s*(ingredients?|contains|zutaten|ingr[ée]dients|ingredientes|ingredienti)\s*:\s*/iu', '', Tokenizer::clean($ingredients)));
-        $parts = [];
-        $depth = 0;
-        $trace = false;
-        $buffer = '';
-        $flush = function () use (&$parts, &$depth, &$trace, &$buffer): void {
-            $part = self::part($buffer, $depth, $trace);
-            $buffer = '';
-            if ($part !== null) {
-                $parts[] = $part;
-            }
-        };
+        $reader = new self;
+        $reader->all(trim(preg_replace([self::HEAD, self::OTHER], ' ', Tokenizer::clean($ingredients)) ?? ''));
+
+        return $reader->parts;
+    }
+
+    private function all(string $text): void
+    {
         $length = strlen($text);
         for ($i = 0; $i < $length; $i++) {
             $char = $text[$i];
-            if (preg_match('/\G(?:may (?:also )?contain(?: traces? of)?|traces? of|produced in a factory (?:that|which) (?:also )?(?:handles|uses)|kann spuren von)\b/iu', $text, $found, 0, $i) === 1 && ($i === 0 || ! ctype_alpha($text[$i - 1]))) {
-                $flush();
-                $trace = true;
+            if (($i === 0 || ! ctype_alpha($text[$i - 1])) && ctype_alpha($char) && preg_match(self::TRACE, $text, $found, 0, $i) === 1) {
+                $this->flush();
+                $this->traceDepth ??= count($this->parents);
                 $i += strlen($found[0]) - 1;
 
                 continue;
             }
             if (str_contains('([{', $char)) {
-                $flush();
-                $depth++;
+                $this->open();
             } elseif (str_contains(')]}', $char)) {
-                $flush();
-                $depth = max(0, $depth - 1);
-            } elseif ($char === ';' || $char === "\n" || ($char === ',' && ! (ctype_digit($text[$i + 1] ?? '') && ctype_digit($text[$i - 1] ?? ''))) || ($char === '.' && ! ctype_digit($text[$i + 1] ?? ''))) {
-                $flush();
-                if ($char === '.' && $depth === 0) {
-                    $trace = false;
+                $this->close();
+            } elseif ($char === ';' || $char === "\n" || $char === '|' || ($char === ',' && ! self::insideNumber($text, $i)) || ($char === '.' && ! ctype_digit($text[$i + 1] ?? '') && preg_match(self::SHORTENED, $this->buffer) !== 1)) {
+                $this->flush();
+                if (($char === '.' || $char === "\n") && $this->parents === []) {
+                    $this->traceDepth = null;
                 }
             } else {
-                $buffer .= $char;
+                $this->buffer .= $char;
             }
         }
-        $flush();
-
-        return $parts;
+        $this->flush();
     }
 
-    private static function part(string $buffer, int $depth, bool $trace): ?LabelPart
+    private static function insideNumber(string $text, int $i): bool
     {
-        $text = trim($buffer, " \t:*•·-");
-        $percent = preg_match('/(\d+(?:[.,]\d+)?)\s*%/', $text, $found) === 1 ? (float) str_replace(',', '.', $found[1]) : null;
-        $bare = trim((string) preg_replace(['/(contains?\s+)?(less than\s+)?\d+(?:[.,]\d+)?\s*%(\s*or less)?(\s*of)?(\s*(and|each)\b)?:?/iu', '/^(and|contains?|or less of|each of the following)\b[: ]*/iu'], ' ', $text));
-        if (preg_match('/[\p{L}\d]/u', $bare) !== 1) {
-            return null;
-        }
-        $pieces = preg_match('/^(.{2,60}?)\s+and\s+(.{2,60})$/iu', $bare, $two) === 1 ? [$two[1], $two[2]] : [$bare];
-        $lines = array_map(static fn (string $piece): ReadLine => LineReader::read($piece, 0, null), $pieces);
+        return ctype_digit($text[$i + 1] ?? '') && ctype_digit($text[$i - 1] ?? '');
+    }
 
-        return new LabelPart($text, $percent, $depth, $trace, count($lines) === 2 && $lines[0]->ingredient !== null && $lines[1]->ingredient !== null ? $lines : [LineReader::read($bare, 0, null)]);
+    private function open(): void
+    {
+        $parent = trim($this->buffer);
+        $this->flush();
+        $this->parents[] = $parent;
+    }
+
+    private function close(): void
+    {
+        $inside = trim($this->buffer);
+        // "roasted peanuts (95 %)": the figure belongs to what stands before the bracket
+        if (preg_match('/^(?:min(?:imum)?\.?\s*)?(\d+(?:[.,]\d+)?)\s*%$/u', $inside, $found) === 1 && $this->parts !== []) {
+            $last = array_pop($this->parts);
+            $this->parts[] = new LabelPart($last->text, self::number($found[1]), $last->depth, $last->trace, $last->lines);
+            $this->buffer = '';
+        }
+        $this->flush();
+        array_pop($this->parents);
+        if ($this->traceDepth !== null && count($this->parents) < $this->traceDepth) {
+            $this->traceDepth = null;
+        }
+    }
+
+    private static function number(string $text): float
+    {
+        return (float) str_replace(',', '.', $text);
+    }
+
+    private function flush(): void
+    {
+        $text = trim($this->buffer, " \t:*•·-†‡");
+        $this->buffer = '';
+        $atMost = '/(contains?\s+)?(less than|not more than|max\.?)?\s*\d+(?:[.,]\d+)?\s*%(\s*or less)?(\s*of)?(\s*(each|the following))?\s*:?/iu';
+        $percent = preg_match('/(less than|not more than|max\.?|contains?)?\s*(\d+(?:[.,]\d+)?)\s*%(\s*or less)?/iu', $text, $found) === 1 && $found[1] === '' && ($found[3] ?? '') === '' ? self::number($found[2]) : null;
+        $bare = trim(preg_replace([$atMost, '/^(and|contains?|including|incl\.?|from|of which|or less of|each of the following)\b[: ]*/iu'], ' ', $text) ?? '');
+        if (preg_match('/[\p{L}\d]/u', $bare) !== 1) {
+            return;
+        }
+        $this->parts[] = new LabelPart($text, $percent, count($this->parents), $this->traceDepth !== null, $this->lines($bare));
+    }
+
+    /** @return non-empty-list<ReadLine> */
+    private function lines(string $bare): array
+    {
+        $whole = LineReader::read($bare, 0, null);
+        if (preg_match('/^(.{2,60}?)\s+(?:and|or|&|und|et|y|e)\s+(.{2,60})$/iu', $bare, $two) === 1) {
+            $both = [$this->inContext($two[1]), $this->inContext($two[2])];
+            if ($both[0]->ingredient !== null && $both[1]->ingredient !== null) {
+                return $both;
+            }
+        }
+
+        return $whole->ingredient === null || $whole->unread !== [] ? [$this->inContext($bare)] : [$whole];
+    }
+
+    /** "vegetable oils (palm, rapeseed)": what stands in the bracket is palm oil and rapeseed oil. */
+    private function inContext(string $bare): ReadLine
+    {
+        $line = LineReader::read($bare, 0, null);
+        if ($line->ingredient !== null && $line->unread === []) {
+            return $line;
+        }
+        foreach (array_reverse($this->parents) as $parent) {
+            if (preg_match('/(\p{L}+)\W*$/u', $parent, $word) === 1) {
+                $longer = LineReader::read("$bare {$word[1]}", 0, null);
+                if ($longer->ingredient !== null && $longer->unread === []) {
+                    return $longer;
+                }
+            }
+        }
+
+        return $line;
     }
 }

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Clipping;
+
+use MildBowl\Core\Data;
+use MildBowl\Core\Kitchen\RecipeReader;
+use MildBowl\Core\Pantry\Catalogue;
+
+/** What a recipe says that deserves a question beside our own figures: heat, times, keeping, claims, corrections. */
+final class Doubts
+{
+    private const PLACES = ['jar' => 'jar|tin|airtight|room temperature|counter|cupboard|container', 'fridge' => 'fridge|refrigerat\w+', 'freezer' => 'freez\w+'];
+
+    private const DAYS = ['day' => 1, 'week' => 7, 'month' => 30, 'year' => 365];
+
+    /** @return list<array{text: string, question: string}> */
+    public static function of(string $text, string $steps): array
+    {
+        $doubts = [];
+        $rows = array_values(array_filter(array_map(trim(...), explode("\n", $text."\n".$steps)), static fn (string $row): bool => $row !== ''));
+        foreach ($rows as $row) {
+            foreach ([self::heat($row), self::correction($row), self::keeping($row, $text), self::claim($row)] as $question) {
+                if ($question !== null) {
+                    $doubts[] = ['text' => $row, 'question' => $question];
+                }
+            }
+        }
+        $times = self::bakingTimes($rows);
+        if (count(array_unique($times)) > 1) {
+            $doubts[] = ['text' => implode('; ', array_keys($times)), 'question' => 'The baking time is given more than once, and not the same: which one holds?'];
+        }
+
+        return $doubts;
+    }
+
+    private static function heat(string $row): ?string
+    {
+        if (preg_match('/\b(bak\w+|oven|preheat\w*|roast\w*|dry|dried|dehydrat\w*)\b/i', $row) !== 1
+            || preg_match('/(\d{2,4})\s?[A-Z]?\s?(?:°|º|deg(?:ree)?s?\.?)?\s?(C|F|celsius|fahrenheit)\b/i', $row, $found) !== 1) {
+            return null;
+        }
+        $isCelsius = strtolower($found[2][0]) === 'c';
+        $degrees = (int) $found[1];
+
+        return match (true) {
+            $isCelsius && $degrees > 260 => "$degrees °C is hotter than a kitchen oven: is it °F (".self::rounded(($degrees - 32) / 1.8).' °C)?',
+            $isCelsius && $degrees < 100 && preg_match('/\b(dry|dried|dehydrat\w*|jerky)\b/i', $row) !== 1 => "$degrees °C bakes nothing: is ".($degrees + 100).' °C meant?',
+            ! $isCelsius && $degrees < 200 && preg_match('/\b(dry|dried|dehydrat\w*|jerky)\b/i', $row) !== 1 => "$degrees °F is ".self::rounded(($degrees - 32) / 1.8).' °C and bakes nothing: is it °C?',
+            ! $isCelsius && $degrees > 500 => "$degrees °F is hotter than a kitchen oven: check the figure.",
+            preg_match('/\b(dry|dried|dehydrat\w*|jerky)\b/i', $row) === 1 && ($isCelsius ? $degrees <= 95 : $degrees <= 203) => 'No drying setting up to 95 °C makes meat safe by itself: bring it to its core temperature first, or finish 10 min at 135 °C.',
+            default => null,
+        };
+    }
+
+    private static function rounded(float $celsius): int
+    {
+        return 5 * (int) round($celsius / 5);
+    }
+
+    /** "a quarter, no, half a teaspoon". */
+    private static function correction(string $row): ?string
+    {
+        if (preg_match('/(\S+(?:\s\S+){0,2}),?\s(?:no wait|no,|sorry,|i mean|actually,|make that|rather,|correction:?)\s*(.{1,60})/iu', $row, $found) !== 1) {
+            return null;
+        }
+
+        return 'It is corrected in the telling: does "'.trim($found[2], ' .').'" hold, instead of "'.trim($found[1], ' ,').'"?';
+    }
+
+    private static function keeping(string $row, string $text): ?string
+    {
+        if (preg_match('/\b(keep|keeps|store|stored|last|lasts|good for|up to)\b/i', $row) !== 1 || preg_match('/(\d+|one|two|three|four|six|twelve|a|several)\s*(?:-|–|to)?\s*(\d+)?\s*(day|week|month|year)s?\b/i', $row, $found) !== 1) {
+            return null;
+        }
+        $words = ['one' => 1, 'a' => 1, 'two' => 2, 'three' => 3, 'several' => 3, 'four' => 4, 'six' => 6, 'twelve' => 12];
+        $number = (int) ($found[2] !== '' ? $found[2] : ($words[strtolower($found[1])] ?? $found[1]));
+        $days = $number * self::DAYS[strtolower($found[3])];
+        $rows = array_column(Data::tables()['keeping'], null, 'class');
+        $row2 = $rows[self::keepingClass($text)];
+        foreach (self::PLACES as $place => $pattern) {
+            if (preg_match("/\\b($pattern)\\b/i", $row) === 1) {
+                $ours = (int) $row2["{$place}Days"];
+
+                return $days > $ours ? "Our table says at most $ours days in the $place for what is {$row2['meaning']}: shorten it?" : null;
+            }
+        }
+
+        return $days > (int) $row2['jarDays'] ? "Our table says at most {$row2['jarDays']} days in the jar and {$row2['fridgeDays']} in the fridge for what is {$row2['meaning']}: shorten it?" : null;
+    }
+
+    private static function keepingClass(string $text): string
+    {
+        $class = 'dry';
+        foreach (RecipeReader::read($text, '')->lines as $line) {
+            $food = $line->ingredient === null ? null : Catalogue::get($line->ingredient);
+            foreach (['meat', 'organ', 'fish', 'shellfish', 'cheese'] as $group) {
+                if ($food?->inGroup($group) === true) {
+                    return 'meat';
+                }
+            }
+            if ($food?->inGroup('fruit') === true || $food?->inGroup('vegetable') === true) {
+                $class = 'moist';
+            }
+        }
+
+        return $class;
+    }
+
+    private static function claim(string $row): ?string
+    {
+        foreach (Data::tables()['claims'] as $claim) {
+            foreach (explode('|', $claim['words']) as $word) {
+                if (preg_match('/\b'.preg_quote($word, '/').'\b/iu', $row) === 1 && preg_match('/\b(good|great|help|helps|keep|keeps|fight|fights|boost|boosts|ease|eases|prevent|prevents|stop|stops|steady|steadies|cure|cures|heal|heals|repel|repels|support|supports|improve|improves|natural|safe|so can|treats)\b/i', $row) === 1) {
+                    return 'What is known: '.$claim['known'];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<string>  $rows
+     * @return array<string, float> minutes by row
+     */
+    private static function bakingTimes(array $rows): array
+    {
+        $times = [];
+        foreach ($rows as $row) {
+            if (preg_match('/\bbak(e|ed|ing)\b/i', $row) === 1 && preg_match_all('/'.Minutes::WORDS.'/iu', $row, $found) > 0) {
+                $minutes = Minutes::ofWords($found[0][0]);
+                if ($minutes !== null && $minutes >= 5) {
+                    $times[$row] = $minutes;
+                }
+            }
+        }
+
+        return $times;
+    }
+}

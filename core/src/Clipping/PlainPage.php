@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Clipping;
+
+/**
+ * The words of a web page, without anything that could run or be drawn. The page is never built into a tree: what holds
+ * structured data is taken out first, scripts and styles are dropped, block marks become line breaks.
+ */
+final class PlainPage
+{
+    private const BLOCKS = 'p|div|br|li|ul|ol|h[1-6]|tr|td|th|section|article|header|footer|main|nav|aside|table|blockquote|pre|hr|dd|dt|dl|figure|figcaption|form|title|option';
+
+    /** @return list<string> the bodies of its JSON-LD scripts */
+    public static function structured(string $html): array
+    {
+        $found = [];
+        $at = 0;
+        while (count($found) < 50 && ($start = stripos($html, '<script', $at)) !== false) {
+            $open = strpos($html, '>', $start);
+            if ($open === false) {
+                break;
+            }
+            $end = stripos($html, '</script', $open);
+            $end = $end === false ? strlen($html) : $end;
+            if (stripos(substr($html, $start, $open - $start), 'ld+json') !== false) {
+                // a "</script" inside a string ends the script for a browser, but need not end it for us
+                for ($tries = 0; $tries < 8 && json_decode(self::body($html, $open, $end)) === null && ($next = stripos($html, '</script', $end + 8)) !== false && $next - $end < 5000; $tries++) {
+                    $longer = self::body($html, $open, $next);
+                    if (json_decode($longer) === null && $tries === 7) {
+                        break;
+                    }
+                    $end = $next;
+                }
+                $found[] = self::body($html, $open, $end);
+            }
+            $at = $end;
+        }
+
+        return $found;
+    }
+
+    private static function body(string $html, int $open, int $end): string
+    {
+        return trim(preg_replace('/^\s*(<!--|\/\/\s*<!\[CDATA\[|<!\[CDATA\[)|(-->|\/\/\s*\]\]>|\]\]>)\s*$/', '', substr($html, $open + 1, $end - $open - 1)) ?? '');
+    }
+
+    public static function words(string $html): string
+    {
+        foreach (['script', 'style', 'noscript', 'template', 'svg', 'iframe', 'object'] as $name) {
+            $html = self::without($html, $name);
+        }
+        $html = preg_replace('/<!--.*?(-->|$)/s', ' ', $html) ?? '';
+        $html = preg_replace('/\s*[\r\n]+\s*/', ' ', $html) ?? '';
+        $html = preg_replace('/<h[1-3][^>]{0,2000}>/i', "\n# ", $html) ?? '';
+        $html = preg_replace('/<li[^>]{0,2000}>/i', "\n- ", $html) ?? '';
+        $html = preg_replace('/<\/?(?:'.self::BLOCKS.')(?:\s[^>]{0,4000})?\/?>/i', "\n", $html) ?? '';
+        $text = html_entity_decode(self::withoutTags($html), ENT_QUOTES | ENT_HTML5, 'UTF-8');
+        $lines = array_map(static fn (string $line): string => trim(preg_replace('/[ \t\x{00A0}]+/u', ' ', $line) ?? ''), explode("\n", $text));
+
+        return trim(preg_replace('/\n{3,}/', "\n\n", implode("\n", array_filter($lines, static fn (string $line): bool => ! in_array($line, ['#', '-'], true)))) ?? '');
+    }
+
+    /** A short text from outside: its marks removed, its entities read. */
+    public static function line(string $text): string
+    {
+        // twice: "&lt;b&gt;" is a mark too once it has been read
+        for ($i = 0; $i < 2; $i++) {
+            $text = html_entity_decode(self::withoutTags(preg_replace('/<(br|\/p|\/li|\/div)[^>]{0,500}>/i', "\n", $text) ?? ''), ENT_QUOTES | ENT_HTML5, 'UTF-8');
+        }
+
+        return trim(preg_replace('/[ \t\x{00A0}]+/u', ' ', $text) ?? '');
+    }
+
+    private static function withoutTags(string $html): string
+    {
+        return preg_replace('/<(?=[a-z\/!?])[^<>]{0,20000}>/i', ' ', $html) ?? '';
+    }
+
+    private static function without(string $html, string $name): string
+    {
+        $kept = '';
+        $at = 0;
+        while (($start = stripos($html, "<$name", $at)) !== false) {
+            $kept .= substr($html, $at, $start - $at).' ';
+            $end = stripos($html, "</$name", $start);
+            if ($end === false) {
+                return $kept;
+            }
+            $close = strpos($html, '>', $end);
+            $at = $close === false ? strlen($html) : $close + 1;
+        }
+
+        return $kept.substr($html, $at);
+    }
+}
