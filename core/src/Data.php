@@ -32,7 +32,7 @@ use RuntimeException;
  *     textures: array<string, array<string, string>>,
  *     feels: list<array<string, string>>,
  *     actives: array<string, array<string, array{float, float, float}>>,
- *     groups: array{labels: array<string, string>, aliases: array<string, string>},
+ *     groups: array{labels: array<string, string>, aliases: array<string, string>, closure: array<string, list<string>>},
  *     cross: array<string, list<Cross>>,
  *     rules: list<Rule>,
  *     exclusions: array<string, list<Exclusion>>,
@@ -42,6 +42,7 @@ use RuntimeException;
  *     doses: list<Dose>,
  *     energy: array<string, array<string, string>>,
  *     bites: list<array<string, string>>,
+ *     toxicDoses: list<array<string, string>>,
  *     keeping: list<array<string, string>>,
  *     claims: list<array<string, string>>,
  *     sources: array<string, string>,
@@ -54,28 +55,53 @@ final class Data
     /** @var Tables|null */
     private static ?array $tables = null;
 
+    /** @var array{names: list<array{string, string}>, grams: array<string, list<int>>}|null */
+    private static ?array $search = null;
+
     /** @return Tables */
     public static function tables(): array
     {
         return self::$tables ??= self::load();
     }
 
+    /** @return array{names: list<array{string, string}>, grams: array<string, list<int>>} */
+    public static function search(): array
+    {
+        if (self::$search === null) {
+            self::tables();
+            /** @var array{names: list<array{string, string}>, grams: array<string, list<int>>} $search */
+            $search = require __DIR__.'/../build/search.php';
+            self::$search = $search;
+        }
+
+        return self::$search;
+    }
+
     /** Writes the compiled array; returns its version. */
     public static function compile(): string
     {
         $data = (new Compiler(__DIR__.'/../data'))->compile();
-        $folder = __DIR__.'/../build';
-        if (! is_dir($folder) && ! mkdir($folder, 0o755, true)) {
-            throw new RuntimeException("$folder cannot be made.");
-        }
-        $temporary = "$folder/data.".getmypid().'.php';
-        if (file_put_contents($temporary, "<?php\n\nreturn ".var_export($data, true).";\n") === false || ! rename($temporary, "$folder/data.php")) {
-            throw new RuntimeException("$folder/data.php cannot be written.");
-        }
+        /** @var array<string, list<string>> $names */
+        $names = $data['names'];
+        self::write('search', Compiler::searchIndex($names));
+        self::write('data', $data);
         $version = $data['version'];
         assert(is_string($version));
 
         return $version;
+    }
+
+    /** @param  array<string, mixed>  $array */
+    private static function write(string $name, array $array): void
+    {
+        $folder = __DIR__.'/../build';
+        if (! is_dir($folder) && ! mkdir($folder, 0o755, true)) {
+            throw new RuntimeException("$folder cannot be made.");
+        }
+        $temporary = "$folder/$name.".getmypid().'.php';
+        if (file_put_contents($temporary, "<?php\n\nreturn ".var_export($array, true).";\n") === false || ! rename($temporary, "$folder/$name.php")) {
+            throw new RuntimeException("$folder/$name.php cannot be written.");
+        }
     }
 
     /** @return Tables */

@@ -69,6 +69,10 @@ final class ClippingReader
             $recipes[] = new Clipping($one->title, self::cut($one->text, $one->title, $notUnderstood), self::cut($one->steps, $one->title, $notUnderstood), $one->yield, $one->prepMinutes, $one->bakeMinutes, $one->source);
         }
 
+        if ($recipes === [] && $notUnderstood === []) {
+            $notUnderstood[] = 'No recipe was found in it.';
+        }
+
         return new Clipped($recipes, array_map(static fn (string $text): string => mb_substr($text, 0, 300), array_slice($notUnderstood, 0, 200)));
     }
 

@@ -26,13 +26,15 @@ final class PlainPage
             $end = $end === false ? strlen($html) : $end;
             if (stripos(substr($html, $start, $open - $start), 'ld+json') !== false) {
                 // a "</script" inside a string ends the script for a browser, but need not end it for us
-                for ($tries = 0; $tries < 8 && json_decode(self::body($html, $open, $end)) === null && ($next = stripos($html, '</script', $end + 8)) !== false && $next - $end < 5000; $tries++) {
-                    $longer = self::body($html, $open, $next);
-                    if (json_decode($longer) === null && $tries === 7) {
+                for ($tries = 0, $longer = $end; $tries < 8 && json_decode(self::body($html, $open, $longer)) === null; $tries++) {
+                    $next = $longer + 8 < strlen($html) ? stripos($html, '</script', $longer + 8) : false;
+                    if ($next === false || $next - $longer > 5000) {
+                        $longer = $end;
                         break;
                     }
-                    $end = $next;
+                    $longer = $next;
                 }
+                $end = $tries < 8 ? $longer : $end;
                 $found[] = self::body($html, $open, $end);
             }
             $at = $end;

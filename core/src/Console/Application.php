@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Console;
 
 use MildBowl\Core\Clipping\ReadQuestion;
+use MildBowl\Core\Emergency\RaidQuestion;
 use MildBowl\Core\Formulate\Formulate;
 use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
@@ -19,6 +20,7 @@ final readonly class Application
 
         formulate  what of this recipe may be baked for these dogs, and how much each may have
         read       the recipes in a text, a web page, JSON-LD or Markdown from outside
+        raid       a dog got at something: doses against what is known to harm
         label      what a printed list of ingredients says, part by part
 
         Reads one request (JSON, version 1) from FILE or standard input and prints the answer.
@@ -46,6 +48,7 @@ final readonly class Application
         $answer = match ($command) {
             'formulate' => static fn (string $json): array => Formulate::answer(Request::fromJson($json)),
             'read' => static fn (string $json): array => ReadQuestion::answer(Node::decode($json)),
+            'raid' => static fn (string $json): array => RaidQuestion::answer(Node::decode($json)),
             'label' => static fn (string $json): array => LabelQuestion::answer(Node::decode($json)),
             default => null,
         };

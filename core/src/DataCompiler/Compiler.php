@@ -6,6 +6,7 @@ namespace MildBowl\Core\DataCompiler;
 
 use MildBowl\Core\Kitchen\Tokenizer;
 use MildBowl\Core\Pantry\Composition;
+use MildBowl\Core\Pantry\Nearest;
 use RuntimeException;
 
 /**
@@ -48,6 +49,7 @@ final class Compiler
             'doses' => $this->table('doses'),
             'energy' => $this->readKeyed('energy', 'key'),
             'bites' => $this->table('bites'),
+            'toxicDoses' => $this->table('toxic-doses'),
             'keeping' => $this->table('keeping'),
             'claims' => $this->table('claims'),
             'sources' => array_column($this->table('sources'), 'name', 'source'),
@@ -303,18 +305,22 @@ final class Compiler
         return $result;
     }
 
-    /** @return array{labels: array<string, string>, aliases: array<string, string>} */
+    /** @return array{labels: array<string, string>, aliases: array<string, string>, closure: array<string, list<string>>} */
     private function readGroups(): array
     {
-        $labels = $aliases = [];
+        $labels = $aliases = $parents = $closure = [];
+        foreach ($this->table('groups') as $row) {
+            $parents[$row['group']] = Table::parts($row['parents'], ';');
+        }
         foreach ($this->table('groups') as $row) {
             $labels[$row['group']] = $row['label'];
+            $closure[$row['group']] = array_keys($this->closure([$row['group']], $parents));
             foreach (Table::parts($row['aliases']) as $alias) {
                 $aliases[$alias] = $row['group'];
             }
         }
 
-        return ['labels' => $labels, 'aliases' => $aliases];
+        return ['labels' => $labels, 'aliases' => $aliases, 'closure' => $closure];
     }
 
     /** @return array<string, list<array<string, mixed>>> keyed by allergy */
@@ -332,14 +338,15 @@ final class Compiler
     private function readRules(): array
     {
         $rules = [];
-        foreach ($this->table('rules') as $number => $row) {
+        $seen = [];
+        foreach ($this->table('rules') as $row) {
             $when = [];
             foreach (Table::parts($row['when'], ';') as $token) {
                 [$kind, $values] = [...explode(':', $token, 2), ''];
                 $when[$kind] = Table::parts($values);
             }
             $rules[] = [
-                'id' => $row['code'].'-'.($number + 1),
+                'id' => $row['code'].(($seen[$row['code']] = ($seen[$row['code']] ?? 0) + 1) === 1 ? '' : '-'.$seen[$row['code']]),
                 'groups' => Table::parts($row['groups'], ';'),
                 'words' => $this->keys($row['words']),
                 'unless' => $this->keys($row['unless']),
@@ -418,5 +425,23 @@ final class Compiler
         if (! isset($this->entries[$id]) && ! str_starts_with($id, 'group:')) {
             throw new RuntimeException("$place: there is no ingredient $id.");
         }
+    }
+
+    /**
+     * What the search for the nearest food looks through; a file of its own, read only when somebody searches.
+     *
+     * @param  array<string, list<string>>  $names
+     * @return array{names: list<array{string, string}>, grams: array<string, list<int>>}
+     */
+    public static function searchIndex(array $names): array
+    {
+        $list = [];
+        foreach ($names as $id => $own) {
+            foreach ($own as $name) {
+                $list[] = [Tokenizer::key($name), (string) $id];
+            }
+        }
+
+        return ['names' => $list, 'grams' => Nearest::indexOf($list)];
     }
 }

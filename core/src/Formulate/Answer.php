@@ -10,6 +10,7 @@ use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Kitchen\ReadRecipe;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Pantry\Weigher;
 use MildBowl\Core\Range;
 use MildBowl\Core\Screening\Finding;
@@ -26,17 +27,21 @@ final readonly class Answer
     /**
      * @param  list<?Range>  $grams
      * @param  list<list<Finding>>  $findings
+     * @param  list<Ration>  $rations
      * @return list<array<string, mixed>>
      */
-    public function lines(array $grams, array $findings): array
+    public function lines(array $grams, array $findings, array $rations): array
     {
-        $kcal = [];
+        $kcal = $poison = [];
         foreach ($this->batch->dough->portions as $portion) {
             $kcal[$portion->line] = $portion->kcal();
+            if ($this->request->explain) {
+                $poison[$portion->line] = Story::ofPoison($portion->substances, $rations, $this->batch);
+            }
         }
         $lines = [];
         foreach ($this->recipe->lines as $index => $line) {
-            $lines[] = $this->line($line, $grams[$index], $kcal[$index] ?? null, $findings[$index]);
+            $lines[] = $this->line($line, $grams[$index], $kcal[$index] ?? null, $findings[$index], $poison[$index] ?? []);
         }
 
         return $lines;
@@ -44,9 +49,10 @@ final readonly class Answer
 
     /**
      * @param  list<Finding>  $findings
+     * @param  list<string>  $poison
      * @return array<string, mixed>
      */
-    private function line(ReadLine $line, ?Range $grams, ?Range $kcal, array $findings): array
+    private function line(ReadLine $line, ?Range $grams, ?Range $kcal, array $findings, array $poison): array
     {
         $amount = $line->amounts[0] ?? null;
         $array = [
@@ -74,7 +80,9 @@ final readonly class Answer
                 'name' => $food?->name,
                 'measure' => $grams === null ? null : $weigher->measure($line, $grams),
                 'made' => $food === null || $grams === null ? [] : Story::ofLine($food, $grams, $kcal, $food->composition?->kcal),
+                'poison' => $poison,
                 'unread' => $line->unread,
+                'nearest' => $line->ingredient === null || $line->unread !== [] ? Nearest::to($line->ingredient === null ? $line->text : implode(' ', $line->unread)) : [],
                 'words' => array_map(static fn (array $word): array => ['text' => substr($line->clean, $word['from'], $word['length']), 'role' => $word['role']], $line->words),
             ];
         }

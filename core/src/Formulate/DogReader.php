@@ -51,7 +51,8 @@ final class DogReader
         return $dogs;
     }
 
-    private static function one(Node $node): Dog
+    /** @throws RequestRefused */
+    public static function one(Node $node): Dog
     {
         $node->object(self::KEYS);
         $conditions = array_keys(Data::tables()['conditions']);

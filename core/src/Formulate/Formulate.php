@@ -17,6 +17,7 @@ use MildBowl\Core\Kitchen\ReadRecipe;
 use MildBowl\Core\Kitchen\RecipeReader;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Pantry\OwnPantry;
 use MildBowl\Core\Pantry\Weigher;
 use MildBowl\Core\Range;
 use MildBowl\Core\Screening\Circumstances;
@@ -69,10 +70,17 @@ final class Formulate
      */
     public static function answer(Request $request): array
     {
-        $formulate = new self($request);
-        $formulate->screen();
+        $foods = [];
+        foreach ($request->pantry as $own) {
+            $foods[$own->ingredient->id] = $own->ingredient;
+        }
 
-        return $formulate->judge();
+        return OwnPantry::during($foods, $request->names, static function () use ($request): array {
+            $formulate = new self($request);
+            $formulate->screen();
+
+            return $formulate->judge();
+        });
     }
 
     private function weigh(): Dough
@@ -133,6 +141,12 @@ final class Formulate
      */
     private function withLabels(Screener $screener, ReadLine $line, array $findings): array
     {
+        foreach ($this->request->pantry as $own) {
+            if (in_array($own->ingredient->id, $line->foods(), true)) {
+                array_push($findings, ...$own->ingredients !== null ? $screener->label($own->names[0], $own->ingredients)
+                    : [new Finding(null, Level::CheckLabel, 'own-food', "What {$own->names[0]} is made of was not entered.", 'Copy its list of ingredients from the label.', source: 'this kitchen\'s own food')]);
+            }
+        }
         foreach ($this->request->labels as $label) {
             if (mb_stripos($line->text, trim($label['name'])) === false) {
                 continue;
@@ -212,7 +226,7 @@ final class Formulate
         return [
             'version' => 1,
             'dataVersion' => Data::tables()['version'],
-            'lines' => $answer->lines($this->grams, $this->lineFindings),
+            'lines' => $answer->lines($this->grams, $this->lineFindings, $rations),
             'steps' => $answer->steps($this->stepFindings),
             'verdict' => ['cleared' => $this->isCleared($verdicts), 'dogs' => $verdicts],
             'batch' => $answer->batch(),

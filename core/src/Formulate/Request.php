@@ -7,6 +7,7 @@ namespace MildBowl\Core\Formulate;
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Pantry\Catalogue;
 
 /** The question: this recipe, these dogs, this kitchen's policies. Version 1 of the contract. */
 final readonly class Request
@@ -15,13 +16,15 @@ final readonly class Request
 
     public const MOST_LINES = 200;
 
-    private const KEYS = ['version', 'recipe', 'cut', 'bake', 'dogs', 'policy', 'labels', 'confirmed', 'measured', 'today', 'explain'];
+    private const KEYS = ['version', 'recipe', 'cut', 'bake', 'dogs', 'policy', 'labels', 'confirmed', 'measured', 'today', 'explain', 'names', 'pantry'];
 
     /**
      * @param  list<Dog>  $dogs
      * @param  list<array{name: string, ingredients: string}>  $labels
      * @param  list<array{code: string, line: ?string, dog: ?string}>  $confirmed
      * @param  array{count: ?float, bakedGrams: ?float, wasteGrams: ?float}  $measured
+     * @param  array<string, string>  $names  ingredient id by the kitchen's own words for it
+     * @param  list<OwnFood>  $pantry  the kitchen's own foods
      */
     private function __construct(
         public string $title,
@@ -35,6 +38,8 @@ final readonly class Request
         public array $confirmed,
         public array $measured,
         public bool $explain,
+        public array $names,
+        public array $pantry,
     ) {}
 
     /** @throws RequestRefused */
@@ -52,6 +57,7 @@ final readonly class Request
         $steps = $recipe->get('steps')?->string(self::LONGEST_TEXT) ?? '';
         self::notTooManyLines($text, '/recipe/text');
         self::notTooManyLines($steps, '/recipe/steps');
+        $pantry = OwnFood::all($node->get('pantry'));
         $texture = $node->get('bake')?->object(['texture'])->get('texture')?->choice(Texture::ids());
         $today = $node->get('today')?->string(10);
         if ($today !== null && (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $today, $d) !== 1 || ! checkdate((int) $d[2], (int) $d[3], (int) $d[1]))) {
@@ -70,6 +76,8 @@ final readonly class Request
             self::confirmed($node->get('confirmed')),
             self::measured($node->get('measured')),
             $node->get('explain')?->boolean() ?? false,
+            self::names($node->get('names'), $pantry),
+            $pantry,
         );
     }
 
@@ -95,7 +103,8 @@ final readonly class Request
         }
     }
 
-    private static function cut(?Node $node): ?Cut
+    /** @throws RequestRefused */
+    public static function cut(?Node $node): ?Cut
     {
         if ($node === null) {
             return null;
@@ -121,6 +130,32 @@ final readonly class Request
         }
 
         return new Cut($shape, $sizes);
+    }
+
+    /**
+     * @param  list<OwnFood>  $pantry
+     * @return array<string, string>
+     */
+    private static function names(?Node $node, array $pantry): array
+    {
+        $names = [];
+        foreach ($pantry as $own) {
+            foreach ($own->names as $name) {
+                $names[$name] = $own->ingredient->id;
+            }
+        }
+        foreach ($node?->list(500) ?? [] as $one) {
+            $one->object(['words', 'ingredient']);
+            $words = $one->required('words', 'The words')->filled(80);
+            $ingredient = $one->required('ingredient', 'The ingredient');
+            OwnFood::mayBeCalled($words, "{$one->path}/words");
+            if (! Catalogue::has($ingredient->filled(80))) {
+                throw RequestRefused::outOfRange($ingredient->path, "The catalogue holds no ingredient \"{$ingredient->filled(80)}\".");
+            }
+            $names[$words] = $ingredient->filled(80);
+        }
+
+        return $names;
     }
 
     /** @return list<array{name: string, ingredients: string}> */

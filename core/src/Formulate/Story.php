@@ -93,6 +93,33 @@ final class Story
         return $made;
     }
 
+    /**
+     * How much of a known poison a line would bring each dog, against where signs begin. It says how bad, never how little is fine.
+     *
+     * @param  array<string, float>  $substances  of the line in the batch
+     * @param  list<Ration>  $rations
+     * @return list<string>
+     */
+    public static function ofPoison(array $substances, array $rations, Batch $batch): array
+    {
+        $said = [];
+        foreach (Data::tables()['toxicDoses'] as $row) {
+            $held = $substances[$row['substance']] ?? 0.0;
+            if ($held <= 0.0 || $batch->count->best <= 0.0) {
+                continue;
+            }
+            [$at, $sign] = explode('=', explode('|', $row['thresholds'])[0], 2);
+            foreach ($rations as $ration) {
+                $kg = $ration->dog->weightKg;
+                if ($kg !== null && ($ration->pieces ?? 0.0) > 0.0) {
+                    $said[] = ucfirst($row['name']).': '.self::number($held * $ration->pieces / $batch->count->best / $kg)." {$row['unit']} in {$ration->dog->name}'s full ration of ".self::number($ration->pieces).", were it baked; $sign from $at.";
+                }
+            }
+        }
+
+        return $said;
+    }
+
     /** What holds the ration, in words. */
     public static function holds(?string $code): string
     {

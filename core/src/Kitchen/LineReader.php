@@ -153,6 +153,7 @@ final class LineReader
      */
     private static function sorted(array $kept, int $conditionAt, array $tokens): array
     {
+        /** @var ?Mention $main */
         $main = null;
         $others = $alternatives = [];
         $category = null;
@@ -160,13 +161,14 @@ final class LineReader
             $inCondition = $tokens[$mention->from]->offset >= $conditionAt;
             if ($main === null && ! $inCondition) {
                 $main = $mention;
-                $category = isset(Data::tables()['entries'][$mention->ingredient]['groups']['category-word']);
+                $category = Catalogue::get($mention->ingredient)->inGroup('category-word');
             } elseif ($mention->alternative) {
                 $alternatives[] = $mention->ingredient;
             } elseif (! $inCondition && Catalogue::get($main->ingredient)->inGroup(self::CLAIM)) {
                 // "sugar-free strawberry yogurt" is yogurt, and sold as sugar-free
                 $others[] = $main->ingredient;
                 $main = $mention;
+                $category = Catalogue::get($mention->ingredient)->inGroup('category-word');
             } elseif ($category === true && ! $inCondition && Catalogue::get($mention->ingredient)->isNamedBy(Catalogue::get($main->ingredient))) {
                 // "oil (olive)", "flour: oat flour", "vegetable such as carrot"
                 $main = $mention;
@@ -175,10 +177,9 @@ final class LineReader
                 $others[] = $mention->ingredient;
             }
         }
-        $main = $main?->ingredient;
-        $others = array_values(array_diff(array_unique($others), [$main]));
+        $food = $main?->ingredient;
 
-        return [$main, $others, array_values(array_diff(array_unique($alternatives), [$main]))];
+        return [$food, array_values(array_diff(array_unique($others), [$food])), array_values(array_diff(array_unique($alternatives), [$food]))];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Kitchen;
 
 use MildBowl\Core\Data;
+use MildBowl\Core\Pantry\OwnPantry;
 
 /** Finds every food named in a line: the longest name wins, so that "cherry tomato" is no cherry. */
 final class MentionFinder
@@ -18,6 +19,7 @@ final class MentionFinder
         $lexicon = Data::tables()['lexicon'];
         $first = $lexicon['first'];
         $phrases = $lexicon['phrases'];
+        $own = ! OwnPantry::isEmpty();
         $mentions = [];
         $taken = [];
         $count = count($tokens);
@@ -32,7 +34,7 @@ final class MentionFinder
             if ($exact !== null) {
                 [$found, $end] = [$exact, $i + 1];
             }
-            $most = $first[$token->stem] ?? 0;
+            $most = max($first[$token->stem] ?? 0, $own ? OwnPantry::longest($token->stem) : 0);
             $key = '';
             for ($k = $i, $words = 0; $words < $most && $k < $count; $k++) {
                 $part = $tokens[$k];
@@ -44,8 +46,9 @@ final class MentionFinder
                 }
                 $key = $words === 0 ? $part->stem : "$key {$part->stem}";
                 $words++;
-                if (isset($phrases[$key])) {
-                    [$found, $end] = [$phrases[$key], $k + 1];
+                $named = $own ? OwnPantry::phrase($key) ?? $phrases[$key] ?? null : $phrases[$key] ?? null;
+                if ($named !== null) {
+                    [$found, $end] = [$named, $k + 1];
                 }
             }
             if ($found === null) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Kitchen;
 
 use MildBowl\Core\Data;
+use MildBowl\Core\Pantry\OwnPantry;
 
 /** Splits a recipe's text into headings, ingredient lines and steps, also when it is told in sentences. */
 final class RecipeReader
@@ -103,6 +104,9 @@ final class RecipeReader
      */
     private static function sentence(string $sentence, int $row, ?string $section): array
     {
+        if (! OwnPantry::isEmpty()) {
+            return self::readSentence($sentence, $row, $section);
+        }
         if (count(self::$known) > self::MOST_KNOWN) {
             self::$known = [];
         }

@@ -15,12 +15,12 @@ final class Catalogue
 
     public static function has(string $id): bool
     {
-        return isset(Data::tables()['entries'][$id]);
+        return isset(Data::tables()['entries'][$id]) || OwnPantry::food($id) !== null;
     }
 
     public static function get(string $id): Ingredient
     {
-        return self::$built[$id] ??= self::build($id);
+        return OwnPantry::food($id) ?? self::$built[$id] ??= self::build($id);
     }
 
     /** @return list<string> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Pantry;
 
+use MildBowl\Core\Range;
+
 /** A food the catalogue knows. Without composition it is known by name and danger only. */
 final readonly class Ingredient
 {
@@ -14,6 +16,8 @@ final readonly class Ingredient
      * @param  array<string, true>  $groups  closed: a group stands here with all its parents
      * @param  list<string>  $jobs  what it can do in a dough
      * @param  string  $confidence  A checked against a second table, B from a table, C an estimate shown as a range
+     * @param  ?Range  $gramsPerCup  of a kitchen's own food; the catalogue's stand in densities.csv
+     * @param  ?Range  $gramsEach  of a kitchen's own food; the catalogue's stand in pieces.csv
      */
     public function __construct(
         public string $id,
@@ -23,6 +27,8 @@ final readonly class Ingredient
         public ?Composition $composition,
         public string $source,
         public string $confidence,
+        public ?Range $gramsPerCup = null,
+        public ?Range $gramsEach = null,
     ) {}
 
     public function inGroup(string $group): bool

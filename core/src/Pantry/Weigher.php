@@ -121,6 +121,9 @@ final class Weigher
 
             return $inside === null ? null : $this->drained($inside->timesRange($amount->quantity), $ingredient, $line);
         }
+        if ($amount->unit === 'each' && $ingredient->gramsEach !== null) {
+            return $ingredient->gramsEach->timesRange($amount->quantity);
+        }
         // "3 peppermint leaves": the leaf is part of the name, but it is what was counted
         $leaves = $amount->unit === 'each' && in_array('leaf', $line->keys, true)
             ? new Amount($amount->quantity, 'leaf', null, $amount->from, $amount->to) : $amount;
@@ -181,6 +184,9 @@ final class Weigher
     /** Grams in a millilitre of this food in the form the line states; null when no density is known. */
     private function gramsPerMl(Ingredient $ingredient, ReadLine $line): ?Range
     {
+        if ($ingredient->gramsPerCup !== null) {
+            return $ingredient->gramsPerCup->times(1 / self::ML_PER_CUP);
+        }
         $tables = Data::tables();
         $candidates = [$ingredient->id];
         $like = $tables['entries'][$ingredient->id]['like'] ?? '';

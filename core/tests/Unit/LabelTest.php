@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\Formulate\Node;
+use MildBowl\Core\Formulate\RequestRefused;
+use MildBowl\Core\Screening\LabelQuestion;
+
+/** @return array<string, mixed> */
+function label(string $ingredients, array $dogs = []): array
+{
+    $answer = LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'name' => 'tub', 'ingredients' => $ingredients, 'dogs' => $dogs], JSON_THROW_ON_ERROR)));
+    expect(schemaErrors($answer, 'label-answer'))->toBe('');
+
+    return $answer;
+}
+
+it('reads parts in order with brackets, percents and traces', function (): void {
+    $parts = label('Ingredients: Roasted peanuts (95%), vegetable oils (rapeseed, palm), salt 0.8%, emulsifier (E471, soya lecithin). Contains 2% or less of: pectin. May contain traces of macadamia nuts, milk. Store in a cool place.')['parts'];
+
+    expect(array_column($parts, 'text'))->toBe(['Roasted peanuts', 'vegetable oils', 'rapeseed', 'palm', 'salt 0.8%', 'emulsifier', 'E471', 'soya lecithin', 'Contains 2% or less of: pectin', 'macadamia nuts', 'milk'])
+        ->and(array_column($parts, 'percent'))->toEqual([95, null, null, null, 0.8, null, null, null, null, null, null])
+        ->and(array_column($parts, 'depth'))->toBe([0, 0, 1, 1, 0, 0, 1, 1, 0, 0, 0])
+        ->and(array_keys(array_filter(array_column($parts, 'trace'))))->toBe([9, 10])
+        ->and($parts[2]['ingredient'])->toBe('rapeseed-oil');
+});
+
+it('gives the verdict of the worst part', function (string $ingredients, string $worst): void {
+    expect(label($ingredients)['worst'])->toBe($worst);
+})->with([
+    ['roasted peanuts, salt 0.8%', 'clear'], ['peanuts', 'clear'], ['pumpkin', 'clear'], ['peanuts, birch sugar', 'never'], ['peanuts, sweetener (E967)', 'never'], ['sweetener', 'check-label'], ['water, chicken, onion powder', 'never'], ['chicken, flavouring', 'check-label'],
+    ['milk, sugar, cocoa mass', 'never'], ['Zucker, Zwiebelpulver, Salz', 'never'], ['eau, sel, ail', 'never'], ['oats, flurbl', 'unknown'], ['raisins (12 %), oats', 'never'], ['dried cranberries (cranberries, grape juice concentrate)', 'never'], ['acid: E334', 'never'], ['nutmeg', 'never'],
+    ['milk, live cultures (L. acidophilus, B. lactis)', 'clear'], ['wheat flour (with calcium, iron, niacin, thiamin), rapeseed oil, E471, lecithin, ascorbic acid, pectin, phosphates, E330', 'clear'],
+]);
+
+it('ends a trace where its bracket ends', function (): void {
+    $parts = label('oats (may contain nuts), raisins')['parts'];
+    expect(end($parts)['trace'])->toBeFalse()->and(label('oats (may contain nuts), raisins')['worst'])->toBe('never');
+});
+
+it('asks about a trace of this dog\'s allergen', function (): void {
+    expect(label('oats. May contain milk.', [dog('Rex', ['allergies' => ['dairy']])])['worst'])->toBe('check-label')
+        ->and(label('oats, milk', [dog('Rex', ['allergies' => ['dairy']])])['worst'])->toBe('allergen');
+});
+
+it('reads five thousand characters quickly, brackets and all', function (string $text): void {
+    $since = hrtime(true);
+    label(mb_substr($text, 0, 5000));
+    expect((hrtime(true) - $since) / 1e9)->toBeLessThan(3.0);
+})->with([str_repeat('(', 5000), str_repeat('oats, ', 800), str_repeat('may contain ', 400), str_repeat('E471 (', 800), str_repeat('x', 5000)]);
+
+it('refuses a label that is none', function (string $json, string $path): void {
+    expect(fn () => LabelQuestion::answer(Node::decode($json)))->toThrow(fn (RequestRefused $e) => expect($e->path)->toBe($path));
+})->with([['{"version":1}', '/ingredients'], ['{"version":1,"ingredients":" "}', '/ingredients'], ['{"version":1,"ingredients":"'.str_repeat('x', 5001).'"}', '/ingredients'], ['{"version":1,"ingredients":"x","y":1}', '/y']]);

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\Emergency\RaidQuestion;
+use MildBowl\Core\Formulate\Node;
+
+/** @return array<string, mixed> */
+function raid(array $what, array $dog = []): array
+{
+    $answer = RaidQuestion::answer(Node::decode(json_encode(['version' => 1, 'dog' => dog('Tuppence', $dog + ['weightKg' => 9])] + $what, JSON_THROW_ON_ERROR)));
+    expect(schemaErrors($answer, 'raid-answer'))->toBe('');
+
+    return $answer;
+}
+
+it('counts each poison per kilo against its thresholds', function (string $food, string $substance, float $perKg, ?string $reached): void {
+    $answer = raid(['food' => $food]);
+    $dose = array_column($answer['doses'], null, 'substance')[$substance];
+
+    expect($dose['perKg']['best'])->toEqualWithDelta($perKg, 0.02 * $perKg)->and($dose['reached'])->toBe($reached)->and($answer['emergency'])->toBeTrue()->and($answer['words'])->toContain('vet or an animal poison line at once');
+})->with([
+    ['100 g dark chocolate', 'theobromineMg', 100, 'seizures'], ['20 g milk chocolate', 'theobromineMg', 4.444, null], ['90 g raisins', 'raisinG', 10, 'kidney failure was seen'], ['1 g xylitol', 'xylitolMg', 111.1, 'low blood sugar'],
+    ['5 g xylitol', 'xylitolMg', 555.6, 'liver failure'], ['90 g onion', 'onionG', 10, 'red cells change'], ['10 g onion powder', 'onionG', 8.889, 'red cells change'], ['18 g macadamia nuts', 'macadamiaG', 2, 'weak in the legs'], ['40 g salt', 'saltG', 4.444, 'deaths'],
+]);
+
+it('counts so many pieces of a recipe', function (): void {
+    $answer = raid(['recipe' => ['title' => 'Winter loaf', 'text' => "200 g oat flour\n160 g raisins", 'cut' => ['shape' => 'slices', 'count' => 16], 'pieces' => 4]]);
+    expect(array_column($answer['doses'], null, 'substance')['raisinG']['amount']['best'])->toEqualWithDelta(40, 1e-6)->and($answer['what'])->toBe('4 pieces of Winter loaf')->and(implode(' ', $answer['sheet']))->toContain('160 g raisins');
+});
+
+it('takes the most a product may have held', function (): void {
+    $answer = raid(['product' => ['name' => 'spread', 'ingredients' => 'peanuts, sugar, birch sugar', 'grams' => 90]]);
+    $dose = array_column($answer['doses'], null, 'substance')['xylitolMg'];
+    expect($dose['amount']['high'])->toEqualWithDelta(30000, 1)->and($dose['reached'])->toBe('liver failure');
+});
+
+it('says what it does not know, and calls no plain thing an emergency', function (): void {
+    expect(raid(['food' => '1 cup flurbl'])['unread'])->toBe(['1 cup flurbl'])->and(raid(['food' => '1 cup flurbl'])['words'])->toContain('Call a vet')
+        ->and(raid(['food' => 'raisins'])['unread'])->toBe(['how much of raisins'])->and(raid(['food' => 'raisins'])['emergency'])->toBeTrue()
+        ->and(raid(['food' => '2 carrots'])['emergency'])->toBeFalse()->and(raid(['food' => '2 carrots'])['never'])->toBe([]);
+});
+
+it('wants one thing that was taken', function (): void {
+    expect(fn () => raid([]))->toThrow(MildBowl\Core\Formulate\RequestRefused::class)
+        ->and(fn () => raid(['food' => 'x', 'product' => ['name' => 'x', 'ingredients' => 'y', 'grams' => 1]]))->toThrow(MildBowl\Core\Formulate\RequestRefused::class);
+});
