@@ -18,6 +18,7 @@ export default tseslint.config(
             'vue/html-self-closing': ['error', { html: { void: 'always' } }],
             'vue/require-default-prop': 'off',
             'vue/attributes-order': 'off',
+            'vue/multiline-html-element-content-newline': 'off',
         },
     },
 )

@@ -27,6 +27,36 @@ const shots: Record<string, Shot> = {
     'dogs': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByText('Tuppence').first().waitFor() } },
     'dog': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByRole('link', { name: /Quill/ }).click(); await page.getByLabel('Name').waitFor() } },
     'shelf': { size: wide, take: async (page) => { await page.goto('/shelf'); await page.getByText('Clipped winter loaf').waitFor() } },
+    'line-open': { size: wide, take: async (page) => {
+        await page.goto('/bench')
+        await page.getByRole('button', { name: /^Biscay/ }).waitFor()
+        await page.getByLabel('Foods, line 1', { exact: true }).fill('2 cups oat flour')
+        for (const line of ['1 cup brocoli, finely chopped', '1/4 cup raisins', '2 tbsp peanut butter']) {
+            await page.keyboard.press('Enter')
+            await page.keyboard.insertText(line)
+        }
+        await page.getByText(/^Checked 4 lines/).waitFor()
+        await page.getByRole('button', { name: /Not read/ }).first().click()
+        await page.getByRole('button', { name: /Never: grape/ }).click()
+        await page.waitForTimeout(300)
+    } },
+    'labels': { size: wide, take: async (page) => {
+        await page.goto('/pantry')
+        await page.getByLabel('Barcode number or name').fill('peanut')
+        await page.getByRole('button', { name: 'Look' }).click()
+        await page.getByRole('button', { name: /no added sugar/ }).click()
+        await page.getByText(/^Never/).first().waitFor()
+    } },
+    'rule-book': { size: wide, take: async (page) => { await page.goto('/rules'); await page.getByLabel('Any food, as you would write it').fill('2 tbsp peanut butter'); await page.getByText('Tuppence').first().waitFor(); await page.waitForTimeout(400) } },
+    'raid': { size: wide, take: async (page) => {
+        await page.goto('/bench')
+        await page.getByRole('button', { name: /It ate something/ }).click()
+        await page.getByRole('button', { name: /^Tuppence 9 kg|^Tuppence9/ }).last().click()
+        await page.getByLabel('What and how much, one a line').fill('100 g dark chocolate')
+        await page.getByLabel('When').fill('half an hour ago')
+        await page.getByRole('button', { name: 'Count it' }).click()
+        await page.getByText('To read out to the vet').waitFor()
+    } },
     'house-rules': { size: wide, take: async (page) => { await page.goto('/settings'); await page.getByRole('heading', { name: 'House rules' }).waitFor() } },
 }
 

@@ -4,7 +4,7 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
 
 const target = 'resources/js/api/types.generated.ts'
-const names = ['formulate-request', 'formulate-answer', 'error', 'kitchen', 'choices', 'problem']
+const names = ['formulate-request', 'formulate-answer', 'error', 'kitchen', 'choices', 'problem', 'read-request', 'read-answer', 'label-request', 'label-answer', 'raid-request', 'raid-answer', 'rule-book', 'label-shelf']
 
 const load = (name) => JSON.parse(readFileSync(`schemas/${name}.json`, 'utf8'))
 
@@ -14,7 +14,7 @@ for (const name of names) {
     const schema = load(name)
     // the generator works on one document: a reference into another file is inlined
     const inline = (node) => {
-        if (Array.isArray(node)) return node.map(inline)
+        if (Array.isArray(node)) return node.map((one) => inline(one))
         if (node === null || typeof node !== 'object') return node
         if (typeof node.$ref === 'string' && node.$ref.includes('.json#')) {
             const [file, pointer] = node.$ref.split('#')

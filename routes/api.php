@@ -3,16 +3,27 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\ChoicesController;
+use App\Http\Controllers\ConfirmationController;
+use App\Http\Controllers\CoreController;
 use App\Http\Controllers\DogController;
-use App\Http\Controllers\FormulateController;
 use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\LabelShelfController;
+use App\Http\Controllers\OwnFoodController;
+use App\Http\Controllers\OwnNameController;
+use App\Http\Controllers\ProductController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\TableController;
 use App\Http\Controllers\UpController;
 use Illuminate\Support\Facades\Route;
 
 // Stateless: the core answers, no database is asked, so the bench goes on when the database is down.
-Route::post('formulate', FormulateController::class)->name('formulate');
+Route::post('formulate', [CoreController::class, 'formulate'])->name('formulate');
+Route::post('read', [CoreController::class, 'read'])->name('read');
+Route::post('label', [CoreController::class, 'label'])->name('label');
+Route::post('raid', [CoreController::class, 'raid'])->name('raid');
+Route::get('rules', [CoreController::class, 'rules'])->name('rules');
+Route::get('search', [CoreController::class, 'search'])->name('search');
+Route::get('label-shelf', LabelShelfController::class)->name('label-shelf');
 Route::get('up', UpController::class)->name('up');
 Route::get('choices', ChoicesController::class)->name('choices');
 
@@ -22,4 +33,8 @@ Route::middleware('kitchen')->group(function (): void {
     Route::put('table', TableController::class)->name('table.update');
     Route::apiResource('dogs', DogController::class);
     Route::apiResource('recipes', RecipeController::class);
+    Route::apiResource('products', ProductController::class);
+    Route::apiResource('names', OwnNameController::class)->only(['index', 'store', 'destroy']);
+    Route::apiResource('foods', OwnFoodController::class)->except('show');
+    Route::apiResource('confirmations', ConfirmationController::class)->only(['index', 'store', 'destroy']);
 });

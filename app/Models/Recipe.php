@@ -18,6 +18,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $steps
  * @property ?array<string, mixed> $cut
  * @property ?string $texture
+ * @property ?string $source
+ * @property ?string $yield
+ * @property ?float $prep_minutes
+ * @property ?float $bake_minutes
+ * @property ?array{dataVersion: string, cleared: bool, on: string} $judged
  * @property CarbonImmutable $updated_at
  */
 final class Recipe extends Model
@@ -25,10 +30,10 @@ final class Recipe extends Model
     /** @use HasFactory<RecipeFactory> */
     use BelongsToKitchen, HasFactory, HasUuids;
 
-    protected $fillable = ['title', 'text', 'steps', 'cut', 'texture'];
+    protected $fillable = ['title', 'text', 'steps', 'cut', 'texture', 'source', 'yield', 'prep_minutes', 'bake_minutes', 'judged'];
 
     protected $attributes = ['steps' => ''];
 
     /** @var array<string, string> */
-    protected $casts = ['cut' => 'array', 'updated_at' => 'immutable_datetime'];
+    protected $casts = ['cut' => 'array', 'prep_minutes' => 'float', 'bake_minutes' => 'float', 'judged' => 'array', 'updated_at' => 'immutable_datetime'];
 }

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
+use App\Models\Confirmation;
 use App\Models\Dog;
+use App\Models\OwnFood;
+use App\Models\OwnName;
+use App\Models\Product;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use Illuminate\Contracts\Auth\Authenticatable;
@@ -14,12 +18,12 @@ final readonly class OfThisKitchen
 {
     public function __construct(private CurrentKitchen $current) {}
 
-    public function update(?Authenticatable $person, Dog|Recipe $row): bool
+    public function update(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|Confirmation $row): bool
     {
         return $row->kitchen_id === $this->current->id();
     }
 
-    public function delete(?Authenticatable $person, Dog|Recipe $row): bool
+    public function delete(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|Confirmation $row): bool
     {
         return $this->update($person, $row);
     }

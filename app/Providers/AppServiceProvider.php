@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Devices\LabelShelf;
+use App\Devices\PaperLabelShelf;
+use App\Models\Confirmation;
 use App\Models\Dog;
+use App\Models\OwnFood;
+use App\Models\OwnName;
+use App\Models\Product;
 use App\Models\Recipe;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
@@ -19,6 +25,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentKitchen::class);
+        $this->app->singleton(LabelShelf::class, static fn (): LabelShelf => new PaperLabelShelf(resource_path('stand-ins/label-shelf.csv')));
     }
 
     public function boot(): void
@@ -26,7 +33,8 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
-        Gate::policy(Dog::class, OfThisKitchen::class);
-        Gate::policy(Recipe::class, OfThisKitchen::class);
+        foreach ([Dog::class, Recipe::class, Product::class, OwnName::class, OwnFood::class, Confirmation::class] as $model) {
+            Gate::policy($model, OfThisKitchen::class);
+        }
     }
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { mdiBowlMixOutline, mdiDogSide, mdiBookOpenPageVariantOutline, mdiHomeEditOutline, mdiWeatherNight, mdiWhiteBalanceSunny, mdiKeyboardOutline } from '@mdi/js'
+import { mdiAlertOctagonOutline, mdiBookCheckOutline, mdiBowlMixOutline, mdiDogSide, mdiBarcode, mdiBookOpenPageVariantOutline, mdiHomeEditOutline, mdiWeatherNight, mdiWhiteBalanceSunny, mdiKeyboardOutline } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useKitchen } from './kitchen/useKitchen'
@@ -10,16 +10,26 @@ import ShortcutList from './ui/ShortcutList.vue'
 const kitchen = useKitchen()
 const theme = useTheme()
 const router = useRouter()
+const RaidDialog = defineAsyncComponent(() => import('./raid/RaidDialog.vue'))
 const showsKeys = ref(false)
+const raided = ref(false)
 
 const places = [
     { to: '/bench', name: 'Bench', icon: mdiBowlMixOutline },
     { to: '/dogs', name: 'Dogs', icon: mdiDogSide },
     { to: '/shelf', name: 'Shelf', icon: mdiBookOpenPageVariantOutline },
+    { to: '/pantry', name: 'Pantry', icon: mdiBarcode },
+    { to: '/rules', name: 'Rule book', icon: mdiBookCheckOutline },
     { to: '/settings', name: 'House rules', icon: mdiHomeEditOutline },
 ]
 
 const isNight = computed(() => theme.global.current.value.dark)
+
+// dialogs hang outside the application's own element and take their colours from here
+watchEffect(() => {
+    document.documentElement.classList.toggle('night', isNight.value)
+    document.documentElement.classList.toggle('day', !isNight.value)
+})
 
 function turnLight(): void {
     const next = isNight.value ? 'day' : 'night'
@@ -33,9 +43,12 @@ useEventListener(document, 'keydown', (event) => {
     if (event.key === '?' && !typing) {
         showsKeys.value = true
         event.preventDefault()
-    } else if (event.altKey && !event.ctrlKey && ['1', '2', '3', '4'].includes(event.key)) {
+    } else if (event.altKey && !event.ctrlKey && ['1', '2', '3', '4', '5', '6'].includes(event.key)) {
         const place = places[Number(event.key) - 1]
         if (place !== undefined) void router.push(place.to)
+        event.preventDefault()
+    } else if (event.altKey && !event.ctrlKey && event.key.toLowerCase() === 'x') {
+        raided.value = true
         event.preventDefault()
     }
 })
@@ -57,6 +70,7 @@ void kitchen.open()
                 </router-link>
             </nav>
             <div class="rail__end">
+                <button type="button" class="rail__raid" @click="raided = true"><v-icon :icon="mdiAlertOctagonOutline" size="20" aria-hidden="true" /><span>It ate something</span></button>
                 <v-btn class="rail__keys" icon aria-label="Keys that work here" @click="showsKeys = true"><v-icon :icon="mdiKeyboardOutline" /></v-btn>
                 <v-btn icon :aria-label="isNight ? 'Turn the light on' : 'Dim the light'" @click="turnLight"><v-icon :icon="isNight ? mdiWhiteBalanceSunny : mdiWeatherNight" /></v-btn>
             </div>
@@ -67,5 +81,6 @@ void kitchen.open()
         <main id="place" tabindex="-1"><router-view /></main>
         <footer class="standing">{{ kitchen.choices?.standingWords ?? 'A planning aid, not veterinary advice. If a dog has eaten something poisonous: call a vet or an animal poison line now.' }}</footer>
         <ShortcutList v-model="showsKeys" />
+        <RaidDialog v-model="raided" />
     </v-app>
 </template>

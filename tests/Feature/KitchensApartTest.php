@@ -2,23 +2,34 @@
 
 declare(strict_types=1);
 
+use App\Models\Confirmation;
 use App\Models\Dog;
 use App\Models\Kitchen;
+use App\Models\OwnFood;
+use App\Models\OwnName;
+use App\Models\Product;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use App\Support\NoKitchenOpen;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Schema;
 use Tests\TestCase;
 
-/** @return array{dog: Dog, recipe: Recipe, product: mixed} what another kitchen owns */
+/** @return array<string, Model> what another kitchen owns, by the names of the routes */
 function othersThings(TestCase $test): array
 {
     $other = Kitchen::factory()->create();
     app(CurrentKitchen::class)->open($other);
-    $things = ['dog' => Dog::factory()->create(['name' => 'Stranger']), 'recipe' => Recipe::factory()->create(['title' => 'Strange rounds'])];
+    $product = Product::query()->create(['name' => 'Strange tub']);
+    $product->readings()->create(['ingredients' => 'oats', 'read_on' => '2026-05-14', 'worst' => 'clear', 'data_version' => 'x']);
+    $things = [
+        'dog' => Dog::factory()->create(['name' => 'Stranger']), 'recipe' => Recipe::factory()->create(['title' => 'Strange rounds']), 'product' => $product,
+        'name' => OwnName::query()->create(['words' => 'strange words', 'ingredient' => 'oat-flour']), 'food' => OwnFood::query()->create(['name' => 'Strange food', 'fields' => []]),
+        'confirmation' => Confirmation::query()->create(['code' => 'broth', 'level' => 'check-label', 'words' => 'Strange saying', 'said_by' => 'Somebody', 'data_version' => 'x', 'said_at' => now()]),
+    ];
     $test->open('lock-cottage');
 
     return $things;
@@ -43,8 +54,8 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
             $tried++;
         }
     }
-    expect($tried)->toBeGreaterThanOrEqual(8);
-    foreach (['dogs' => 'Stranger', 'recipes' => 'Strange rounds'] as $list => $name) {
+    expect($tried)->toBeGreaterThanOrEqual(17);
+    foreach (['dogs' => 'Stranger', 'recipes' => 'Strange rounds', 'products' => 'Strange tub', 'names' => 'strange words', 'foods' => 'Strange food', 'confirmations' => 'Strange saying', 'kitchen' => 'trange'] as $list => $name) {
         expect($this->getJson("/api/$list")->assertOk()->getContent())->not->toContain($name);
     }
     app(CurrentKitchen::class)->open($things['dog']->kitchen()->firstOrFail());

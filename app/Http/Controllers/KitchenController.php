@@ -7,8 +7,14 @@ namespace App\Http\Controllers;
 use App\Http\Requests\KitchenRequest;
 use App\Http\Resources\DogResource;
 use App\Http\Resources\KitchenResource;
+use App\Http\Resources\OwnFoodResource;
+use App\Http\Resources\OwnNameResource;
+use App\Http\Resources\ProductResource;
 use App\Http\Resources\RecipeResource;
 use App\Models\Dog;
+use App\Models\OwnFood;
+use App\Models\OwnName;
+use App\Models\Product;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use Illuminate\Http\JsonResponse;
@@ -22,6 +28,9 @@ final readonly class KitchenController
         return new JsonResponse([
             'kitchen' => new KitchenResource($this->current->get()),
             'dogs' => DogResource::collection(Dog::query()->orderBy('position')->orderBy('name')->get()),
+            'products' => ProductResource::collection(Product::query()->with('readings')->orderBy('name')->get()),
+            'names' => OwnNameResource::collection(OwnName::query()->orderBy('words')->get()),
+            'foods' => OwnFoodResource::collection(OwnFood::query()->orderBy('name')->get()),
             'recipes' => RecipeResource::collection(Recipe::query()->orderBy('title')->get()),
         ]);
     }

@@ -5,12 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\RecipeRequest;
+use App\Http\Resources\DogResource;
 use App\Http\Resources\RecipeResource;
+use App\Models\Dog;
 use App\Models\Recipe;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
+use MildBowl\Core\Formulate\Formulate;
+use MildBowl\Core\Formulate\Request as Question;
+use MildBowl\Core\Formulate\RequestRefused;
 
 final class RecipeController
 {
@@ -21,7 +27,7 @@ final class RecipeController
 
     public function store(RecipeRequest $request): JsonResponse
     {
-        $recipe = Recipe::query()->create($request->columns());
+        $recipe = Recipe::query()->create($this->judged($request->columns()));
 
         return (new RecipeResource($recipe->refresh()))->response()->setStatusCode(201);
     }
@@ -34,9 +40,34 @@ final class RecipeController
     public function update(RecipeRequest $request, Recipe $recipe): RecipeResource
     {
         Gate::authorize('update', $recipe);
-        $recipe->update($request->columns());
+        $recipe->update($this->judged($request->columns()));
 
         return new RecipeResource($recipe->refresh());
+    }
+
+    /**
+     * Which version of rules and data judged what is kept, for the dogs at the table that day.
+     *
+     * @param  array<string, mixed>  $columns
+     * @return array<string, mixed>
+     */
+    private function judged(array $columns): array
+    {
+        $text = $columns['text'] ?? '';
+        if (! is_string($text) || trim($text) === '') {
+            return $columns;
+        }
+        $dogs = DogResource::collection(Dog::query()->where('at_table', true)->orderBy('position')->get())->resolve();
+        $table = array_map(static fn (array $dog): array => array_diff_key($dog, ['id' => 1, 'bornOn' => 1, 'atTable' => 1]), $dogs);
+        try {
+            $answer = Formulate::answer(Question::fromJson(json_encode(array_filter(['version' => 1, 'recipe' => ['text' => $text, 'steps' => (string) ($columns['steps'] ?? '')], 'dogs' => $table]), JSON_THROW_ON_ERROR)));
+        } catch (RequestRefused) {
+            // what cannot be judged yet is kept all the same
+            return $columns + ['judged' => null];
+        }
+        $verdict = $answer['verdict'];
+
+        return $columns + ['judged' => ['dataVersion' => $answer['dataVersion'], 'cleared' => is_array($verdict) && $verdict['cleared'] === true, 'on' => CarbonImmutable::today()->format('Y-m-d')]];
     }
 
     public function destroy(Recipe $recipe): Response

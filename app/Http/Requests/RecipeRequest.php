@@ -21,6 +21,10 @@ final class RecipeRequest extends StrictRequest
             'text' => [$this->isMethod('POST') ? 'present' : 'sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
             'steps' => ['sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
             'cut' => ['sometimes', 'nullable', 'array'],
+            'source' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'prepMinutes' => ['sometimes', 'nullable', 'numeric', 'between:0,99999'],
+            'bakeMinutes' => ['sometimes', 'nullable', 'numeric', 'between:0,99999'],
             'texture' => ['sometimes', 'nullable', Rule::in(Texture::ids())],
         ];
     }
@@ -32,6 +36,12 @@ final class RecipeRequest extends StrictRequest
         foreach (['text', 'steps'] as $key) {
             if (array_key_exists($key, $columns)) {
                 $columns[$key] = (string) $columns[$key];
+            }
+        }
+        foreach (['prepMinutes' => 'prep_minutes', 'bakeMinutes' => 'bake_minutes'] as $key => $column) {
+            if (array_key_exists($key, $columns)) {
+                $columns[$column] = $columns[$key];
+                unset($columns[$key]);
             }
         }
         if (isset($columns['cut'])) {

@@ -21,6 +21,11 @@ final class RecipeResource extends JsonResource
             'steps' => $this->steps,
             'cut' => $this->cut,
             'texture' => $this->texture,
+            'source' => $this->source,
+            'yield' => $this->yield,
+            'prepMinutes' => $this->prep_minutes,
+            'bakeMinutes' => $this->bake_minutes,
+            'judged' => $this->judged,
             'updatedAt' => $this->updated_at->toIso8601String(),
         ];
     }

@@ -37,12 +37,14 @@ final class Doubts
 
     private static function heat(string $row): ?string
     {
+        // dictation writes "three 50" for 350
+        $row = preg_replace_callback('/\b(one|two|three|four)\s(\d0)\b/i', static fn (array $said): string => ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4][strtolower($said[1])].$said[2], $row) ?? $row;
         if (preg_match('/\b(bak\w+|oven|preheat\w*|roast\w*|dry|dried|dehydrat\w*)\b/i', $row) !== 1
             || preg_match('/(\d{2,4})\s?[A-Z]?\s?(?:°|º|deg(?:ree)?s?\.?)?\s?(C|F|celsius|fahrenheit)\b/i', $row, $found) !== 1) {
             return null;
         }
         $isCelsius = strtolower($found[2][0]) === 'c';
-        $degrees = (int) $found[1];
+        $degrees = (int) preg_replace('/\D/', '', $found[1]);
 
         return match (true) {
             $isCelsius && $degrees > 260 => "$degrees °C is hotter than a kitchen oven: is it °F (".self::rounded(($degrees - 32) / 1.8).' °C)?',

@@ -9,6 +9,7 @@ use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Baking\Portion;
 use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Clipping\Doubts;
 use MildBowl\Core\Data;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Ration;
@@ -233,7 +234,7 @@ final class Formulate
             'piece' => $answer->piece(),
             'rations' => array_map(static fn (Ration $ration, array $verdict): array => $answer->ration($ration, $verdict['cleared']), $rations, $verdicts),
             'assumptions' => $this->assumptions->toArray(),
-        ];
+        ] + ($this->request->explain ? ['explain' => ['doubts' => Doubts::of($this->request->text, $this->request->steps)]] : []);
     }
 
     /** A dose finding stands on every line that brings a fifth of the dose, and always on the largest. */

@@ -32,7 +32,7 @@ final readonly class OwnFood
     }
 
     /** @throws RequestRefused */
-    private static function one(Node $node): self
+    public static function one(Node $node): self
     {
         $node->object(['name', 'names', 'groups', 'per100g', 'gramsPerCup', 'gramsEach', 'ingredients']);
         $nameNode = $node->required('name', 'The food\'s name');

@@ -144,6 +144,20 @@ final readonly class Request
                 $names[$name] = $own->ingredient->id;
             }
         }
+
+        return self::namesOf($node) + $names;
+    }
+
+    /**
+     * A kitchen's own words for foods; refused when they name a poison or no food is meant.
+     *
+     * @return array<string, string>
+     *
+     * @throws RequestRefused
+     */
+    public static function namesOf(?Node $node): array
+    {
+        $names = [];
         foreach ($node?->list(500) ?? [] as $one) {
             $one->object(['words', 'ingredient']);
             $words = $one->required('words', 'The words')->filled(80);

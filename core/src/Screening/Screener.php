@@ -148,7 +148,7 @@ final readonly class Screener
             foreach ($line->foods() as $id) {
                 foreach ($this->foods([$id], $line->says(...)) as $finding) {
                     $harmless = $finding->level === Level::Caution
-                        || ($finding->level === Level::CheckLabel && (in_array($finding->code, ['nut-butter', 'cured-meat', 'food-colour'], true)
+                        || ($finding->level === Level::CheckLabel && (in_array($finding->code, ['nut-butter', 'cured-meat', 'food-colour', 'sweetened-check', 'pie-filling-check'], true)
                             || ($finding->code === 'category' && ! Catalogue::get($id)->inGroup('spice-mix'))));
                     if (! $harmless || $part->trace) {
                         $findings[] = $part->trace ? $this->asTrace($finding) : $finding;

@@ -1,4 +1,7 @@
-import type { Choices, Dog, FormulateAnswer, FormulateRequest, Kitchen, OpenKitchen, Problem, Recipe } from './types.generated'
+import type {
+    Choices, ConfirmationRecord, Dog, FormulateAnswer, FormulateRequest, KeptFood, KeptName, Kitchen, LabelAnswer, LabelRequest, LabelShelf, Offer, OpenKitchen, OwnFood, Problem, Product, RaidAnswer, RaidRequest, ReadAnswer,
+    Recipe, RuleBook,
+} from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
 export class KitchenProblem extends Error {
@@ -39,7 +42,9 @@ async function ask<T>(method: string, path: string, body?: unknown, signal?: Abo
 }
 
 export type DogFields = Partial<Omit<Dog, 'id'>>
-export type RecipeFields = Partial<Omit<Recipe, 'id' | 'updatedAt'>>
+export type RecipeFields = Partial<Omit<Recipe, 'id' | 'updatedAt' | 'judged'>>
+export interface ProductFields { name?: string, number?: string | null, ingredients?: string }
+export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'recipeTitle' | 'words'>
 export type KitchenFields = Partial<Kitchen['policy'] & Pick<Kitchen, 'name' | 'amountsAs' | 'temperature'>>
 
 export const api = {
@@ -53,5 +58,21 @@ export const api = {
     addRecipe: (fields: RecipeFields) => ask<Recipe>('POST', 'recipes', fields),
     changeRecipe: (id: string, fields: RecipeFields) => ask<Recipe>('PATCH', `recipes/${id}`, fields),
     removeRecipe: (id: string) => ask<undefined>('DELETE', `recipes/${id}`),
-    formulate: (request: FormulateRequest, signal: AbortSignal) => ask<FormulateAnswer>('POST', 'formulate', request, signal),
+    addProduct: (fields: ProductFields) => ask<Product>('POST', 'products', fields),
+    changeProduct: (id: string, fields: ProductFields) => ask<Product>('PATCH', `products/${id}`, fields),
+    removeProduct: (id: string) => ask<undefined>('DELETE', `products/${id}`),
+    addName: (words: string, ingredient: string) => ask<KeptName>('POST', 'names', { words, ingredient }),
+    removeName: (id: string) => ask<undefined>('DELETE', `names/${id}`),
+    addFood: (food: OwnFood) => ask<KeptFood>('POST', 'foods', food),
+    removeFood: (id: string) => ask<undefined>('DELETE', `foods/${id}`),
+    confirmations: () => ask<ConfirmationRecord[]>('GET', 'confirmations'),
+    confirm: (fields: ConfirmationFields) => ask<ConfirmationRecord>('POST', 'confirmations', fields),
+    takeBack: (id: string) => ask<ConfirmationRecord>('DELETE', `confirmations/${id}`),
+    shelf: (query: { number?: string, name?: string }) => ask<LabelShelf>('GET', `label-shelf?${new URLSearchParams(query).toString()}`),
+    read: (content: string) => ask<ReadAnswer>('POST', 'read', { version: 1, content, explain: true }),
+    label: (request: LabelRequest, signal?: AbortSignal) => ask<LabelAnswer>('POST', 'label', request, signal),
+    raid: (request: RaidRequest) => ask<RaidAnswer>('POST', 'raid', request),
+    rules: () => ask<RuleBook>('GET', 'rules'),
+    search: (words: string) => ask<Offer[]>('GET', `search?${new URLSearchParams({ words }).toString()}`),
+    formulate: (request: FormulateRequest, signal?: AbortSignal) => ask<FormulateAnswer>('POST', 'formulate', request, signal),
 }

@@ -123,6 +123,14 @@ export interface FormulateRequest {
     } | null
     today?: string | null
     explain?: boolean | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -220,6 +228,44 @@ export interface Policy {
     budgetPercent?: number | null
 }
 
+export interface OwnName {
+    words: string
+    ingredient: string
+}
+
+export interface OwnFood {
+    name: string
+    /**
+     * @maxItems 20
+     */
+    names?: string[] | null
+    /**
+     * @maxItems 30
+     */
+    groups?: string[] | null
+    per100g?: {
+        kcal?: number | null
+        proteinG?: number | null
+        fatG?: number | null
+        carbohydrateG?: number | null
+        fibreG?: number | null
+        sugarsG?: number | null
+        sodiumMg?: number | null
+        calciumMg?: number | null
+        phosphorusMg?: number | null
+        potassiumMg?: number | null
+        copperMg?: number | null
+        vitaminAUg?: number | null
+        vitaminDUg?: number | null
+        magnesiumMg?: number | null
+        zincMg?: number | null
+        ironMg?: number | null
+    } | null
+    gramsPerCup?: number | null
+    gramsEach?: number | null
+    ingredients?: string | null
+}
+
 export interface FormulateAnswer {
     version: 1
     dataVersion: string
@@ -265,6 +311,7 @@ export interface FormulateAnswer {
         code: string
         message: string
     }[]
+    explain?: AnswerExplain
 }
 
 export interface AnswerLine {
@@ -289,6 +336,8 @@ export interface AnswerLine {
             text: string
             role: 'amount' | 'ingredient' | 'form' | 'unread'
         }[]
+        nearest: Offer[]
+        poison: string[]
     }
 }
 /**
@@ -311,6 +360,12 @@ export interface Finding {
     emergency: boolean
     source: string
     confirmed?: true
+}
+
+export interface Offer {
+    ingredient: string
+    name: string
+    reason: string
 }
 
 export interface Ration {
@@ -364,6 +419,15 @@ export interface Ration {
     }
 }
 
+export interface AnswerExplain {
+    doubts: Doubt[]
+}
+
+export interface Doubt {
+    text: string
+    question: string
+}
+
 export interface RefusedRequest {
     error: {
         code:
@@ -383,6 +447,10 @@ export interface OpenKitchen {
     kitchen: Kitchen
     dogs: Dog[]
     recipes: Recipe[]
+    products: Product[]
+    names: KeptName[]
+    foods: KeptFood[]
+    record?: ConfirmationRecord[]
 }
 
 export interface Kitchen {
@@ -459,6 +527,65 @@ export interface Recipe {
     cut: Cut | null
     texture: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
     updatedAt: string
+    source: string | null
+    yield: string | null
+    prepMinutes: number | null
+    bakeMinutes: number | null
+    judged: Judged | null
+}
+
+export interface Judged {
+    dataVersion: string
+    cleared: boolean
+    on: string
+}
+
+export interface Product {
+    id: string
+    name: string
+    number: string | null
+    ingredients: string
+    readOn: string | null
+    worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
+    dataVersion: string
+    readings: Reading[]
+    difference: LabelDifference | null
+}
+
+export interface Reading {
+    ingredients: string
+    readOn: string
+    worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
+}
+
+export interface LabelDifference {
+    added: string[]
+    gone: string[]
+}
+
+export interface KeptName {
+    id: string
+    words: string
+    ingredient: string
+}
+
+export interface KeptFood {
+    id: string
+    food: OwnFood
+}
+
+export interface ConfirmationRecord {
+    id: string
+    code: string
+    level: 'ask-vet' | 'check-label'
+    line: string | null
+    dog: string | null
+    recipeTitle: string | null
+    words: string
+    saidBy: string
+    dataVersion: string
+    saidAt: string
+    takenBackAt: string | null
 }
 
 export interface Choices {
@@ -509,4 +636,171 @@ export interface Problem {
         path: string
         message: string
     }[]
+}
+
+export interface ReadRequest {
+    version: 1
+    content: string
+    kind?: 'auto' | 'text' | 'html' | 'json-ld' | 'markdown' | null
+    explain?: boolean | null
+}
+
+export interface ReadAnswer {
+    version: 1
+    recipes: Clipping[]
+    notUnderstood: string[]
+}
+
+export interface Clipping {
+    title: string
+    text: string
+    steps: string
+    yield: string | null
+    times: {
+        prepMinutes: number | null
+        bakeMinutes: number | null
+    }
+    source: string | null
+    doubts?: Doubt[]
+}
+
+export interface LabelRequest {
+    version: 1
+    name?: string | null
+    ingredients: string
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface LabelAnswer {
+    version: 1
+    dataVersion: string
+    parts: LabelPart[]
+    worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
+}
+
+export interface LabelPart {
+    text: string
+    percent: number | null
+    depth: number
+    ingredient: string | null
+    trace: boolean
+    findings: Finding[]
+}
+
+export interface RaidRequest {
+    version: 1
+    dog: TableDog
+    food?: string | null
+    recipe?: {
+        title?: string | null
+        text: string
+        cut?: Cut | null
+        pieces?: number | null
+    } | null
+    product?: {
+        name: string
+        ingredients: string
+        grams: number
+    } | null
+    when?: string | null
+    policy?: Policy | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface RaidAnswer {
+    version: 1
+    dataVersion: string
+    dog: string
+    what: string
+    when: string | null
+    emergency: boolean
+    words: string
+    kcal: Range | null
+    shareOfDayPercent: number | null
+    never: Poison[]
+    doses: RaidDose[]
+    unread: string[]
+    sheet: string[]
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Poison {
+    food: string
+    message: string
+    figure: string | null
+    emergency: boolean
+}
+
+export interface RaidDose {
+    substance: string
+    name: string
+    unit: string
+    amount: Range1
+    perKg: Range2 | null
+    thresholds: {
+        at: number
+        sign: string
+    }[]
+    reached: string | null
+    remark: string
+    source: string
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range1 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range2 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface RuleBook {
+    version: string
+    rules: Rule[]
+}
+
+export interface Rule {
+    id: string
+    kind: 'food' | 'dose' | 'condition' | 'allergy' | 'dog'
+    code: string
+    level: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution'
+    emergency: boolean
+    trigger: string
+    threshold: string | null
+    message: string
+    advice: string
+    source: string
+    example: string | null
+}
+
+export interface LabelShelf {
+    standIn: boolean
+    products: ShelfProduct[]
+}
+
+export interface ShelfProduct {
+    number: string
+    name: string
+    ingredients: string
 }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Sheet } from './useSheet'
-import type { Cut } from '../api/types.generated'
-import { useKitchen } from '../kitchen/useKitchen'
+import type { Clipping, Cut } from '../api/types.generated'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, grams, spread } from '../ui/format'
 import CutChooser from './CutChooser.vue'
 import DogTable from './DogTable.vue'
@@ -14,10 +14,29 @@ import { useSheet } from './useSheet'
 
 /** The bench: the recipe as a sheet of paper that answers back. */
 const kitchen = useKitchen()
-const { sheet, answer, refusal, silent, keeping, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack } = useSheet()
+const { sheet, answer, refusal, silent, keeping, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay } = useSheet()
 start()
 
+const ClipDialog = defineAsyncComponent(() => import('../clip/ClipDialog.vue'))
 const showsMade = ref(false)
+const clips = ref(false)
+const doubts = computed(() => answer.value?.explain?.doubts ?? [])
+
+async function remember(words: string, ingredient: string): Promise<void> {
+    try {
+        await kitchen.keepName(words, ingredient)
+    } catch (error) {
+        silent.value = wordsOf(error)
+    }
+}
+
+async function keepAll(clippings: Clipping[]): Promise<void> {
+    try {
+        for (const { title, text, steps, source, times, ...one } of clippings) await kitchen.keepRecipe(null, { title, text, steps, source, yield: one.yield, prepMinutes: times.prepMinutes, bakeMinutes: times.bakeMinutes })
+    } catch (error) {
+        silent.value = wordsOf(error)
+    }
+}
 const amountsAs = computed(() => kitchen.kitchen?.amountsAs ?? 'grams')
 const cut = computed<Cut>({ get: () => sheet.value.cut, set: (value) => { sheet.value.cut = value } })
 const texture = computed<Sheet['texture']>({ get: () => sheet.value.texture, set: (value) => { sheet.value.texture = value } })
@@ -95,14 +114,17 @@ useEventListener(document, 'keydown', (event) => {
                             <button type="button" :aria-pressed="amountsAs === 'cups'" @click="switchAmounts('cups')">cups</button>
                         </div>
                         <v-btn v-if="sheet.recipeId === null" variant="tonal" :disabled="sheet.text.trim() === ''" @click="keepAsNew">Keep on the shelf</v-btn>
+                        <v-btn @click="clips = true">Bring in</v-btn>
                         <v-btn @click="blank">New sheet</v-btn>
                     </div>
                     <p class="sheet__kept" role="status">{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}</p>
                 </header>
                 <p v-if="textProblem !== null" class="problem" role="alert">{{ textProblem }}</p>
-                <RecipeSheet v-model="sheet.text" :answer="answer" part="list" :amounts-as="amountsAs" label="Foods" placeholder="Type or paste a recipe here…" @confirm="confirm" @take-back="takeBack" />
+                <RecipeSheet v-model="sheet.text" :answer="answer" part="list" :amounts-as="amountsAs" label="Foods" placeholder="Type or paste a recipe here…" :products="kitchen.products" :bound="sheet.bound" @confirm="confirm" @take-back="takeBack" @bind="bind" @name="remember" />
                 <h3 class="sheet__part">Method</h3>
                 <RecipeSheet v-model="sheet.steps" :answer="answer" part="method" :amounts-as="amountsAs" label="Method" placeholder="The steps, one a line (optional)" @confirm="confirm" @take-back="takeBack" />
+                <section v-if="doubts.length > 0" class="doubts" aria-label="Questions about this recipe"><h3 class="sheet__part">Questions</h3><ul><li v-for="one in doubts" :key="one.text + one.question"><q>{{ one.text }}</q> {{ one.question }}</li></ul></section>
+                <p v-if="sheet.source !== null || sheet.yield !== null" class="hint">{{ [sheet.source === null ? null : `From ${sheet.source}`, sheet.yield === null ? null : `makes ${sheet.yield}`].filter(Boolean).join(' · ') }}</p>
                 <div v-if="sheet.text.trim() === '' && kitchen.recipes.length > 0" class="sheet__starts">
                     <p>Or take one from the shelf:</p>
                     <button v-for="recipe in kitchen.recipes" :key="recipe.id" type="button" class="start" @click="openRecipe(recipe)">{{ recipe.title }}</button>
@@ -137,5 +159,6 @@ useEventListener(document, 'keydown', (event) => {
                 </details>
             </aside>
         </div>
+        <ClipDialog v-model="clips" @take="lay" @keep="keepAll" />
     </div>
 </template>

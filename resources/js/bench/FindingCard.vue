@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS, type Told } from '../ui/levels'
-import type { Confirmation } from './useSheet'
+import type { Confirmation, Saying } from './useSheet'
 
 /** A finding opened: why, the figure, what to do, where it is known from. */
-const props = defineProps<{ told: Told, line: string | null }>()
-const emit = defineEmits<{ confirm: [one: Confirmation], takeBack: [one: Confirmation] }>()
+const props = defineProps<{ told: Told, line: string | null, plain?: boolean }>()
+const emit = defineEmits<{ confirm: [one: Saying], takeBack: [one: Confirmation] }>()
+
+function sayings(): Saying[] {
+    const { level, message } = props.told.finding
+
+    return level === 'ask-vet' || level === 'check-label' ? eachDog().map((one) => ({ ...one, level, words: message })) : []
+}
 
 function eachDog(): Confirmation[] {
     const { finding, dogs } = props.told
@@ -22,8 +28,8 @@ function eachDog(): Confirmation[] {
         <p v-if="told.finding.advice !== ''"><strong>{{ told.finding.advice }}</strong></p>
         <p v-if="told.finding.emergency" class="card__emergency">If a dog has eaten it: call a vet or an animal poison line at once. Do not wait for signs.</p>
         <p v-if="told.finding.source !== ''" class="card__source">Known from: {{ told.finding.source }}</p>
-        <template v-if="told.finding.level === 'ask-vet' || told.finding.level === 'check-label'">
-            <v-btn v-if="!told.finding.confirmed" variant="outlined" @click="eachDog().forEach((one) => emit('confirm', one))">
+        <template v-if="plain !== true && (told.finding.level === 'ask-vet' || told.finding.level === 'check-label')">
+            <v-btn v-if="!told.finding.confirmed" variant="outlined" @click="sayings().forEach((one) => emit('confirm', one))">
                 {{ told.finding.level === 'ask-vet' ? 'I have asked the vet, who agrees' : 'I read the label: nothing of the kind is in it' }}
             </v-btn>
             <v-btn v-else variant="outlined" @click="eachDog().forEach((one) => emit('takeBack', one))">Take that back</v-btn>

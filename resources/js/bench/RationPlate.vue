@@ -6,11 +6,11 @@ import { told } from '../ui/levels'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS } from '../ui/levels'
 import FindingCard from './FindingCard.vue'
-import type { Confirmation } from './useSheet'
+import type { Confirmation, Saying } from './useSheet'
 
 /** What one dog may have today, drawn as pieces, with what holds it there. */
 const props = defineProps<{ ration: Ration, verdict: FormulateAnswer['verdict']['dogs'][number] | undefined }>()
-const emit = defineEmits<{ confirm: [one: Confirmation], takeBack: [one: Confirmation] }>()
+const emit = defineEmits<{ confirm: [one: Saying], takeBack: [one: Confirmation] }>()
 const open = ref(false)
 
 const MOST_DRAWN = 24
@@ -57,6 +57,7 @@ const words = computed(() => {
         </p>
         <div v-if="open" class="ration__made">
             <FindingCard v-for="one in notes" :key="one.finding.code" :told="one" :line="null" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
+            <router-link class="link-button" :to="`/report/${encodeURIComponent(ration.dog)}`">Screening report</router-link>
             <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
         </div>
     </li>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import type { FormulateAnswer } from '../api/types.generated'
+import type { FormulateAnswer, Product } from '../api/types.generated'
 import SheetLine from './SheetLine.vue'
-import type { Confirmation } from './useSheet'
+import type { Binding, Confirmation, Saying } from './useSheet'
 
 /** A text edited row by row, as on paper: the list of foods, or the method. */
 const props = defineProps<{
@@ -11,9 +11,11 @@ const props = defineProps<{
     amountsAs: 'grams' | 'cups'
     label: string
     placeholder: string
+    products?: Product[]
+    bound?: Binding[]
 }>()
 const text = defineModel<string>({ required: true })
-const emit = defineEmits<{ confirm: [one: Confirmation], takeBack: [one: Confirmation] }>()
+const emit = defineEmits<{ confirm: [one: Saying], takeBack: [one: Confirmation], bind: [line: string, productId: string | null], name: [words: string, ingredient: string] }>()
 
 const rows = computed(() => text.value.split('\n'))
 const fields = ref<InstanceType<typeof SheetLine>[]>([])
@@ -93,7 +95,8 @@ function undo(event: KeyboardEvent): void {
             v-for="(row, index) in rows" :key="index" ref="fields" :text="row" :row="index" :kind="ofRow[index]?.kind ?? 'line'" :lines="ofRow[index]?.lines ?? []"
             :findings="ofRow[index]?.findings ?? []" :waiting="false" :amounts-as="amountsAs" :label="`${label}, line ${index + 1}`" :placeholder="index === 0 && rows.length === 1 ? placeholder : undefined"
             @write="write(index, $event)" @split="(before, after) => split(index, before, after)" @join="join(index)" @go="(by, column) => go(index, by, column)"
-            @move="move(index, $event)" @paste="(before, lines, after) => paste(index, before, lines, after)" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)"
+            @move="move(index, $event)" @paste="(before, lines, after) => paste(index, before, lines, after)" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" @bind="emit('bind', row.trim(), $event)" @name="(words, ingredient) => emit('name', words, ingredient)"
+            :products="products ?? []" :bound-to="bound?.find((one) => one.line === row.trim())?.productId ?? null"
         />
     </ol>
 </template>

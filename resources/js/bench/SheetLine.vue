@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import type { AnswerLine, Finding } from '../api/types.generated'
+import type { AnswerLine, Finding, Product } from '../api/types.generated'
 import FindingMark from '../ui/FindingMark.vue'
 import { grams as inGrams, figure } from '../ui/format'
 import { inShort, told } from '../ui/levels'
 import FindingCard from './FindingCard.vue'
-import type { Confirmation } from './useSheet'
+import type { Confirmation, Saying } from './useSheet'
 
 /** One row of the sheet: what was written at the left, what was understood and found in the margin. */
 const props = defineProps<{
@@ -18,6 +18,8 @@ const props = defineProps<{
     amountsAs: 'grams' | 'cups'
     label: string
     placeholder?: string
+    products: Product[]
+    boundTo: string | null
 }>()
 
 const emit = defineEmits<{
@@ -27,15 +29,24 @@ const emit = defineEmits<{
     go: [by: -1 | 1, column: number]
     move: [by: -1 | 1]
     paste: [before: string, lines: string[], after: string]
-    confirm: [one: Confirmation]
+    confirm: [one: Saying]
     takeBack: [one: Confirmation]
+    bind: [productId: string | null]
+    name: [words: string, ingredient: string]
 }>()
 
 const field = ref<HTMLTextAreaElement | null>(null)
 const open = ref(false)
 const shown = computed(() => told(props.findings))
 const explained = computed(() => props.lines.flatMap((line) => line.explain?.made ?? []))
-const canOpen = computed(() => shown.value.length > 0 || explained.value.length > 0)
+const words = computed(() => props.lines.flatMap((line) => line.explain?.words ?? []))
+const poison = computed(() => props.lines.flatMap((line) => line.explain?.poison ?? []))
+const offers = computed(() => props.lines.flatMap((line) => line.explain?.nearest ?? []))
+/** The words a person may say belong to a food: what was not understood. */
+const unread = computed(() => props.lines.flatMap((line) => line.ingredient === null ? (line.explain?.words ?? []).filter((word) => word.role === 'unread').map((word) => word.text) : line.explain?.unread ?? []).join(' '))
+const bindable = computed(() => props.products.length > 0 && (props.boundTo !== null || props.findings.some((one) => one.level === 'check-label')))
+const canOpen = computed(() => shown.value.length > 0 || explained.value.length > 0 || words.value.length > 0)
+const ROLES = { amount: 'amount', ingredient: 'food', form: 'form', unread: 'not understood' }
 
 function amount(line: AnswerLine): string {
     if (line.grams === null) return '? g'
@@ -118,6 +129,15 @@ defineExpose({ focus })
         </div>
         <div v-if="open && canOpen" class="row__more">
             <FindingCard v-for="one in shown" :key="one.finding.code + one.finding.message" :told="one" :line="text.trim()" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
+            <p v-for="one in poison" :key="one" class="card__figure row__poison">{{ one }}</p>
+            <div v-if="offers.length > 0" class="offers">
+                <p>Did you mean one of these? The kitchen remembers your answer.</p>
+                <button v-for="one in offers" :key="one.ingredient" type="button" class="toggle" @click="emit('name', unread === '' ? text.trim() : unread, one.ingredient)">“{{ unread === '' ? text.trim() : unread }}” is {{ one.name }} <small>{{ one.reason }}</small></button>
+            </div>
+            <label v-if="bindable" class="plain row__bind"><span>The product used here</span>
+                <select :value="boundTo ?? ''" @change="emit('bind', ($event.target as HTMLSelectElement).value === '' ? null : ($event.target as HTMLSelectElement).value)"><option value="">none chosen</option><option v-for="one in products" :key="one.id" :value="one.id">{{ one.name }}, read {{ one.readOn }}</option></select>
+            </label>
+            <p v-if="words.length > 0" class="row__words"><span class="hint">Read as:</span> <span v-for="(word, index) in words" :key="index" class="word" :class="`word--${word.role}`">{{ word.text }}<small>{{ ROLES[word.role] }}</small></span></p>
             <div v-if="explained.length > 0" class="made">
                 <h4>How the figures were made</h4>
                 <p v-for="sentence in explained" :key="sentence">{{ sentence }}</p>

@@ -1,13 +1,27 @@
 import { useDebounceFn, useLocalStorage } from '@vueuse/core'
 import { computed, effectScope, ref, watch } from 'vue'
 import { api, KitchenProblem } from '../api/client'
-import type { Cut, FormulateAnswer, FormulateRequest, Recipe } from '../api/types.generated'
+import type { Clipping, Cut, FormulateAnswer, FormulateRequest, Product, Recipe } from '../api/types.generated'
 import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
 
 export interface Confirmation {
     code: string
     line: string | null
     dog: string | null
+    /** the record kept of it, once the kitchen has written it down */
+    record?: string
+}
+
+/** What was shown when a person confirmed, for the record. */
+export interface Saying extends Confirmation {
+    level: 'ask-vet' | 'check-label'
+    words: string
+}
+
+/** A line of the sheet bound to a product whose label was read. */
+export interface Binding {
+    line: string
+    productId: string
 }
 
 /** What lies on the bench. It lives in the browser until the kitchen has acknowledged it. */
@@ -19,12 +33,17 @@ export interface Sheet {
     cut: Cut
     texture: NonNullable<Recipe['texture']>
     confirmed: Confirmation[]
+    bound: Binding[]
+    source: string | null
+    yield: string | null
+    prepMinutes: number | null
+    bakeMinutes: number | null
 }
 
 export type Keeping = 'blank' | 'browser' | 'keeping' | 'kept' | 'failed'
 
 const BLANK: Sheet = {
-    recipeId: null, title: '', text: '', steps: '', confirmed: [],
+    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], source: null, yield: null, prepMinutes: null, bakeMinutes: null,
     cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 }, texture: 'biscuit',
 }
 
@@ -52,6 +71,19 @@ function written(): string {
     return JSON.stringify([title, text, steps, cut, texture])
 }
 
+/** The labels that settle lines of this sheet: bound by hand, or named in the line by the product's own name. */
+function labelsOf(given: Sheet, products: Product[]): { name: string, ingredients: string }[] {
+    const lower = given.text.toLowerCase()
+    const named = products.filter((one) => lower.includes(one.name.toLowerCase())).map((one) => ({ name: one.name, ingredients: one.ingredients }))
+    const bound = given.bound.flatMap((binding) => {
+        const product = products.find((one) => one.id === binding.productId)
+
+        return product === undefined || !given.text.includes(binding.line) ? [] : [{ name: binding.line.slice(0, 200), ingredients: product.ingredients }]
+    })
+
+    return [...bound, ...named].slice(0, 100)
+}
+
 export function useSheet() {
     const kitchen = useKitchen()
 
@@ -62,7 +94,10 @@ export function useSheet() {
         bake: { texture: sheet.value.texture },
         dogs: kitchen.atTable.map(asTableDog),
         policy: kitchen.kitchen?.policy ?? {},
-        confirmed: sheet.value.confirmed,
+        confirmed: sheet.value.confirmed.map(({ code, line, dog }) => ({ code, line, dog })),
+        labels: labelsOf(sheet.value, kitchen.products),
+        names: kitchen.names.map(({ words, ingredient }) => ({ words, ingredient })),
+        pantry: kitchen.foods.map(({ food }) => food),
         explain: true,
     }))
 
@@ -131,9 +166,10 @@ export function useSheet() {
 
     async function keepAsNew(): Promise<void> {
         keeping.value = 'keeping'
-        const { title, text, steps, cut, texture } = sheet.value
+        const { title, text, steps, cut, texture, source, prepMinutes, bakeMinutes } = sheet.value
+        const given = { source, yield: sheet.value.yield, prepMinutes, bakeMinutes }
         try {
-            const kept = await kitchen.keepRecipe(null, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture })
+            const kept = await kitchen.keepRecipe(null, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, ...given })
             sheet.value.recipeId = kept.id
             sheet.value.title = kept.title
             keeping.value = 'kept'
@@ -145,7 +181,8 @@ export function useSheet() {
 
     function openRecipe(recipe: Recipe): void {
         sheet.value = {
-            recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [],
+            recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [],
+            source: recipe.source, yield: recipe.yield, prepMinutes: recipe.prepMinutes, bakeMinutes: recipe.bakeMinutes,
             cut: recipe.cut ?? { ...BLANK.cut }, texture: recipe.texture ?? BLANK.texture,
         }
         onShelf = written()
@@ -153,17 +190,41 @@ export function useSheet() {
     }
 
     function blank(): void {
-        sheet.value = { ...BLANK, confirmed: [] }
+        sheet.value = { ...BLANK, confirmed: [], bound: [] }
         answer.value = null
     }
 
-    function confirm(one: Confirmation): void {
-        sheet.value.confirmed.push(one)
+    /** Settles a finding at once, and has it written down with who, when and the words shown. */
+    function confirm({ level, words, ...one }: Saying): void {
+        const said: Confirmation = { ...one }
+        sheet.value.confirmed.push(said)
+        const kept = sheet.value.confirmed[sheet.value.confirmed.length - 1]
+        void api.confirm({ ...one, level, words, recipeTitle: sheet.value.title === '' ? null : sheet.value.title })
+            .then((record) => { if (kept !== undefined) kept.record = record.id })
+            .catch((error: unknown) => { silent.value = wordsOf(error) })
     }
 
     function takeBack(one: Confirmation): void {
-        sheet.value.confirmed = sheet.value.confirmed.filter((other) => !(other.code === one.code && other.line === one.line && other.dog === one.dog))
+        const same = (other: Confirmation): boolean => other.code === one.code && other.line === one.line && other.dog === one.dog
+        for (const said of sheet.value.confirmed.filter(same)) {
+            if (said.record !== undefined) void api.takeBack(said.record).catch((error: unknown) => { silent.value = wordsOf(error) })
+        }
+        sheet.value.confirmed = sheet.value.confirmed.filter((other) => !same(other))
     }
 
-    return { sheet, answer, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack }
+    /** Binds a line to a product, or lets it go. */
+    function bind(line: string, productId: string | null): void {
+        sheet.value.bound = sheet.value.bound.filter((one) => one.line !== line)
+        if (productId !== null) sheet.value.bound.push({ line, productId })
+    }
+
+    /** Lays a recipe from outside on the bench, with nothing kept yet. */
+    function lay(clipping: Clipping): void {
+        sheet.value = {
+            ...BLANK, confirmed: [], bound: [], title: clipping.title, text: clipping.text, steps: clipping.steps, source: clipping.source, yield: clipping.yield,
+            prepMinutes: clipping.times.prepMinutes, bakeMinutes: clipping.times.bakeMinutes,
+        }
+    }
+
+    return { sheet, answer, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay }
 }

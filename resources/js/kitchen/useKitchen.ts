@@ -1,13 +1,16 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { api, KitchenProblem, type DogFields, type KitchenFields, type RecipeFields } from '../api/client'
-import type { Choices, Dog, Kitchen, Recipe, TableDog } from '../api/types.generated'
+import { api, KitchenProblem, type DogFields, type KitchenFields, type ProductFields, type RecipeFields } from '../api/client'
+import type { Choices, Dog, KeptFood, KeptName, Kitchen, OwnFood, Product, Recipe, TableDog } from '../api/types.generated'
 
 /** The open kitchen: its house rules, its dogs and its recipes. */
 export const useKitchen = defineStore('kitchen', () => {
     const kitchen = ref<Kitchen | null>(null)
     const dogs = ref<Dog[]>([])
     const recipes = ref<Recipe[]>([])
+    const products = ref<Product[]>([])
+    const names = ref<KeptName[]>([])
+    const foods = ref<KeptFood[]>([])
     const choices = ref<Choices | null>(null)
     const trouble = ref<string | null>(null)
 
@@ -19,6 +22,9 @@ export const useKitchen = defineStore('kitchen', () => {
             kitchen.value = opened.kitchen
             dogs.value = opened.dogs
             recipes.value = opened.recipes
+            products.value = opened.products
+            names.value = opened.names
+            foods.value = opened.foods
             choices.value = chosen
             trouble.value = null
         } catch (error) {
@@ -65,11 +71,46 @@ export const useKitchen = defineStore('kitchen', () => {
         recipes.value = recipes.value.filter((one) => one.id !== id)
     }
 
+    async function keepProduct(id: string | null, fields: ProductFields): Promise<Product> {
+        const kept = id === null ? await api.addProduct(fields) : await api.changeProduct(id, fields)
+        products.value = [...products.value.filter((one) => one.id !== kept.id), kept].sort((one, two) => one.name.localeCompare(two.name))
+
+        return kept
+    }
+
+    async function removeProduct(id: string): Promise<void> {
+        await api.removeProduct(id)
+        products.value = products.value.filter((one) => one.id !== id)
+    }
+
+    async function keepName(words: string, ingredient: string): Promise<void> {
+        const kept = await api.addName(words, ingredient)
+        names.value = [...names.value.filter((one) => one.id !== kept.id), kept]
+    }
+
+    async function removeName(id: string): Promise<void> {
+        await api.removeName(id)
+        names.value = names.value.filter((one) => one.id !== id)
+    }
+
+    async function keepFood(food: OwnFood): Promise<void> {
+        const kept = await api.addFood(food)
+        foods.value = [...foods.value.filter((one) => one.id !== kept.id), kept]
+    }
+
+    async function removeFood(id: string): Promise<void> {
+        await api.removeFood(id)
+        foods.value = foods.value.filter((one) => one.id !== id)
+    }
+
     async function change(fields: KitchenFields): Promise<void> {
         kitchen.value = await api.changeKitchen(fields)
     }
 
-    return { kitchen, dogs, recipes, choices, trouble, atTable, open, seat, keepDog, removeDog, keepRecipe, removeRecipe, change }
+    return {
+        kitchen, dogs, recipes, products, names, foods, choices, trouble, atTable, open, seat, keepDog, removeDog, keepRecipe, removeRecipe,
+        keepProduct, removeProduct, keepName, removeName, keepFood, removeFood, change,
+    }
 })
 
 /** A dog as the question about a recipe wants it. */

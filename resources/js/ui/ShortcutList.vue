@@ -11,7 +11,8 @@ const keys = [
     ['Alt + C', 'to the cut'],
     ['Alt + S', 'keeps the sheet on the shelf'],
     ['Ctrl + Z', 'takes back the last change of the sheet'],
-    ['Alt + 1 … 4', 'Bench, Dogs, Shelf, House rules'],
+    ['Alt + 1 … 6', 'Bench, Dogs, Shelf, Pantry, Rule book, House rules'],
+    ['Alt + X', 'a dog ate something: the raid sheet'],
     ['?', 'this list, when you are not typing'],
 ]
 </script>

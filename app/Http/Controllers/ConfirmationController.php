@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ConfirmationRequest;
+use App\Http\Resources\ConfirmationResource;
+use App\Models\Confirmation;
+use App\Support\CurrentKitchen;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\Gate;
+use MildBowl\Core\Data;
+
+/** Who said when that a label was read or a vet was asked, and what they were shown. Nothing here is ever deleted. */
+final class ConfirmationController
+{
+    public function index(): AnonymousResourceCollection
+    {
+        return ConfirmationResource::collection(Confirmation::query()->latest('said_at')->limit(500)->get());
+    }
+
+    public function store(ConfirmationRequest $request, CurrentKitchen $kitchen): JsonResponse
+    {
+        $said = $request->validated();
+        $kept = Confirmation::query()->create([
+            'code' => $said['code'], 'level' => $said['level'], 'line' => $said['line'] ?? null, 'dog' => $said['dog'] ?? null, 'recipe_title' => $said['recipeTitle'] ?? null,
+            'words' => $said['words'], 'said_by' => $said['saidBy'] ?? $kitchen->get()->baker, 'data_version' => Data::tables()['version'], 'said_at' => CarbonImmutable::now(),
+        ]);
+
+        return (new ConfirmationResource($kept->refresh()))->response()->setStatusCode(201);
+    }
+
+    /** Takes it back: the record stays, with the time. */
+    public function destroy(Confirmation $confirmation): ConfirmationResource
+    {
+        Gate::authorize('delete', $confirmation);
+        $confirmation->update(['taken_back_at' => $confirmation->taken_back_at ?? CarbonImmutable::now()]);
+
+        return new ConfirmationResource($confirmation->refresh());
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use MildBowl\Core\Clipping\ReadQuestion;
+use MildBowl\Core\Emergency\RaidQuestion;
+use MildBowl\Core\Formulate\Formulate;
+use MildBowl\Core\Formulate\Node;
+use MildBowl\Core\Formulate\Request as Question;
+use MildBowl\Core\Pantry\Nearest;
+use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Screening\RuleBook;
+
+/** The questions that core answers by itself: no database is asked and nothing is kept. */
+final class CoreController
+{
+    public function formulate(Request $request): JsonResponse
+    {
+        return self::json(Formulate::answer(Question::fromJson($request->getContent())));
+    }
+
+    public function read(Request $request): JsonResponse
+    {
+        return self::json(ReadQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function label(Request $request): JsonResponse
+    {
+        return self::json(LabelQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function raid(Request $request): JsonResponse
+    {
+        return self::json(RaidQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function rules(): JsonResponse
+    {
+        return self::json(RuleBook::all());
+    }
+
+    /** The three foods whose names come nearest to some words. */
+    public function search(Request $request): JsonResponse
+    {
+        return self::json(Nearest::to(mb_substr((string) $request->query('words', ''), 0, 200)));
+    }
+
+    private static function json(mixed $answer): JsonResponse
+    {
+        return (new JsonResponse)->setEncodingOptions(JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE)->setData($answer);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ProductRequest;
+use App\Http\Resources\ProductResource;
+use App\Models\Product;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use MildBowl\Core\Formulate\Node;
+use MildBowl\Core\Screening\LabelQuestion;
+
+/** The jars and tubs of this kitchen, each with every wording that was read on it. */
+final class ProductController
+{
+    public function index(): AnonymousResourceCollection
+    {
+        return ProductResource::collection(Product::query()->with('readings')->orderBy('name')->get());
+    }
+
+    public function store(ProductRequest $request): JsonResponse
+    {
+        $product = DB::transaction(function () use ($request): Product {
+            $product = Product::query()->create($request->safe()->only(['name', 'number']));
+            $this->read($product, (string) $request->validated('ingredients'));
+
+            return $product;
+        });
+
+        return (new ProductResource($product->load('readings')))->response()->setStatusCode(201);
+    }
+
+    public function show(Product $product): ProductResource
+    {
+        return new ProductResource($product->load('readings'));
+    }
+
+    public function update(ProductRequest $request, Product $product): ProductResource
+    {
+        Gate::authorize('update', $product);
+        DB::transaction(function () use ($request, $product): void {
+            $product->update($request->safe()->only(['name', 'number']));
+            if ($request->has('ingredients')) {
+                $this->read($product, (string) $request->validated('ingredients'));
+            }
+        });
+
+        return new ProductResource($product->load('readings'));
+    }
+
+    public function destroy(Product $product): Response
+    {
+        Gate::authorize('delete', $product);
+        $product->delete();
+
+        return response()->noContent();
+    }
+
+    /** The same wording read again only moves its date; another wording is kept beside it. */
+    private function read(Product $product, string $ingredients): void
+    {
+        $answer = LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'ingredients' => $ingredients], JSON_THROW_ON_ERROR)));
+        $judged = ['read_on' => CarbonImmutable::today(), 'worst' => $answer['worst'], 'data_version' => $answer['dataVersion']];
+        $newest = $product->readings()->first();
+        if ($newest !== null && trim($newest->ingredients) === trim($ingredients)) {
+            $newest->update($judged);
+
+            return;
+        }
+        $product->readings()->create(['ingredients' => $ingredients] + $judged);
+    }
+}

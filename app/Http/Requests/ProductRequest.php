@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Support\CurrentKitchen;
+use Illuminate\Validation\Rule;
+
+/** A product as copied from its tub. */
+final class ProductRequest extends StrictRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $presence = $this->isMethod('POST') ? 'required' : 'sometimes';
+
+        return [
+            'name' => [$presence, 'string', 'filled', 'max:120', Rule::unique('products', 'name')->where('kitchen_id', app(CurrentKitchen::class)->id())->ignore($this->route('product'))],
+            'number' => ['nullable', 'string', 'max:32', 'regex:/^[0-9]+$/'],
+            'ingredients' => [$presence, 'string', 'filled', 'max:5000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['name.unique' => 'There is a product of that name already: open it to note a new wording.', 'ingredients.required' => 'Copy the list of ingredients from the tub.', 'number.regex' => 'A barcode number holds digits only.'];
+    }
+}

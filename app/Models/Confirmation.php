@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToKitchen;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $id
+ * @property string $code
+ * @property string $level
+ * @property ?string $line
+ * @property ?string $dog
+ * @property ?string $recipe_title
+ * @property string $words
+ * @property string $said_by
+ * @property string $data_version
+ * @property CarbonImmutable $said_at
+ * @property ?CarbonImmutable $taken_back_at
+ */
+final class Confirmation extends Model
+{
+    use BelongsToKitchen, HasUuids;
+
+    protected $fillable = ['code', 'level', 'line', 'dog', 'recipe_title', 'words', 'said_by', 'data_version', 'said_at', 'taken_back_at'];
+
+    /** @var array<string, string> */
+    protected $casts = ['said_at' => 'immutable_datetime', 'taken_back_at' => 'immutable_datetime'];
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToKitchen;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $id
+ * @property string $words
+ * @property string $ingredient
+ */
+final class OwnName extends Model
+{
+    use BelongsToKitchen, HasUuids;
+
+    protected $fillable = ['words', 'ingredient'];
+}

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { api } from '../api/client'
+import type { Clipping, ReadAnswer } from '../api/types.generated'
+import { wordsOf } from '../kitchen/useKitchen'
+
+/** Brings recipes in from outside: a saved page, JSON-LD, Markdown or plain text, pasted or dropped. */
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ take: [clipping: Clipping], keep: [clippings: Clipping[]] }>()
+
+const BIGGEST = 11_000_000
+const content = ref('')
+const found = ref<ReadAnswer | null>(null)
+const problem = ref<string | null>(null)
+const reading = ref(false)
+const over = ref(false)
+
+async function read(): Promise<void> {
+    if (content.value.trim() === '') {
+        problem.value = 'Paste something first, or drop a file here.'
+        return
+    }
+    reading.value = true
+    problem.value = null
+    try {
+        found.value = await api.read(content.value)
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+    reading.value = false
+}
+
+async function takeFile(file: File | undefined): Promise<void> {
+    over.value = false
+    if (file === undefined) return
+    if (file.size > BIGGEST) {
+        problem.value = `${file.name} is larger than 11 MB: save the recipe alone and bring that.`
+        return
+    }
+    content.value = await file.text()
+    await read()
+}
+
+function take(clipping: Clipping): void {
+    emit('take', clipping)
+    close()
+}
+
+function close(): void {
+    open.value = false
+    found.value = null
+    content.value = ''
+    problem.value = null
+}
+</script>
+
+<template>
+    <v-dialog v-model="open" max-width="760" scrollable aria-labelledby="clip-title">
+        <div class="paper clip">
+            <h2 id="clip-title">Bring a recipe in</h2>
+            <template v-if="found === null">
+                <p>Paste it here, or drop a saved web page, a JSON-LD file, Markdown or plain text. Nothing in it is run, and only words reach the sheet.</p>
+                <label class="plain"><span>The recipe as you have it</span>
+                    <textarea v-model="content" rows="10" class="clip__text" :class="{ 'clip__text--over': over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="takeFile($event.dataTransfer?.files[0])" />
+                </label>
+                <label class="plain"><span>Or choose a file</span><input type="file" accept=".html,.htm,.json,.jsonld,.md,.markdown,.txt,text/*,application/json,application/ld+json" @change="takeFile(($event.target as HTMLInputElement).files?.[0])" /></label>
+                <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+                <p class="paper__ends"><v-btn @click="close">Leave it</v-btn><v-btn variant="flat" color="primary" :loading="reading" @click="read">Read it</v-btn></p>
+            </template>
+            <template v-else>
+                <p role="status">{{ found.recipes.length === 0 ? 'No recipe was found in it.' : found.recipes.length === 1 ? 'One recipe was found.' : `${found.recipes.length} recipes were found.` }}</p>
+                <ul class="clip__found">
+                    <li v-for="(one, index) in found.recipes" :key="index" class="slip">
+                        <h3>{{ one.title }}</h3>
+                        <p class="slip__text">{{ one.text.split('\n').length }} lines, {{ one.steps === '' ? 'no steps' : `${one.steps.split('\n').length} steps` }}<template v-if="one.yield"> · makes {{ one.yield }}</template><template v-if="one.times.bakeMinutes"> · {{ one.times.bakeMinutes }} minutes in the oven</template><template v-if="one.source"> · {{ one.source }}</template></p>
+                        <ul v-if="(one.doubts ?? []).length > 0" class="doubts" aria-label="Doubts">
+                            <li v-for="doubt in one.doubts" :key="doubt.text + doubt.question"><q>{{ doubt.text }}</q> {{ doubt.question }}</li>
+                        </ul>
+                        <v-btn variant="tonal" @click="take(one)">Lay it on the bench</v-btn>
+                    </li>
+                </ul>
+                <details v-if="found.notUnderstood.length > 0" class="assumed"><summary>Not understood ({{ found.notUnderstood.length }})</summary><ul><li v-for="one in found.notUnderstood" :key="one">{{ one }}</li></ul></details>
+                <p class="paper__ends">
+                    <v-btn @click="found = null">Back</v-btn>
+                    <v-btn v-if="found.recipes.length > 1" variant="outlined" @click="emit('keep', found.recipes); close()">Keep all on the shelf</v-btn>
+                    <v-btn @click="close">Close</v-btn>
+                </p>
+            </template>
+        </div>
+    </v-dialog>
+</template>

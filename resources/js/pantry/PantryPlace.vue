@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import ConfirmationRecords from './ConfirmationRecords.vue'
+import LabelReader from './LabelReader.vue'
+import OwnPantry from './OwnPantry.vue'
+import ProductShelf from './ProductShelf.vue'
+
+/** The pantry: labels that were read, the kitchen's own foods and words, and what people confirmed. */
+const tabs = ['Labels', 'Own foods and words', 'What was confirmed'] as const
+const tab = ref<typeof tabs[number]>('Labels')
+const reading = ref<{ id: string | null, name: string, number: string | null, ingredients: string } | null>(null)
+</script>
+
+<template>
+    <div class="place">
+        <header class="place__head"><h1>Pantry</h1></header>
+        <div class="switch pantry__tabs" role="group" aria-label="Parts of the pantry"><button v-for="one in tabs" :key="one" type="button" :aria-pressed="tab === one" @click="tab = one">{{ one }}</button></div>
+        <div v-if="tab === 'Labels'" class="pantry__halves">
+            <LabelReader v-model="reading" />
+            <ProductShelf @read="reading = $event" />
+        </div>
+        <OwnPantry v-else-if="tab === 'Own foods and words'" />
+        <ConfirmationRecords v-else />
+    </div>
+</template>

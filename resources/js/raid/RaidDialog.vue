@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api } from '../api/client'
+import type { Dog, RaidAnswer } from '../api/types.generated'
+import { useSheet } from '../bench/useSheet'
+import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { figure } from '../ui/format'
+
+/** A dog got at something. Two taps: this, then the dog. The words to act on stand there from the first moment. */
+const open = defineModel<boolean>({ required: true })
+const kitchen = useKitchen()
+const { sheet } = useSheet()
+
+const dog = ref<Dog | null>(null)
+const kind = ref<'food' | 'recipe' | 'product'>('food')
+const food = ref('')
+const pieces = ref('')
+const recipeId = ref('')
+const productId = ref('')
+const grams = ref('')
+const when = ref('')
+const answer = ref<RaidAnswer | null>(null)
+const problem = ref<string | null>(null)
+
+const STANDING = 'Call a vet or an animal poison line at once if it may have been something poisonous. Do not wait for signs.'
+
+const recipes = computed(() => [
+    ...(sheet.value.text.trim() === '' || sheet.value.recipeId !== null ? [] : [{ id: 'bench', title: `${sheet.value.title || 'Untitled'} (on the bench)`, text: sheet.value.text, cut: sheet.value.cut }]),
+    ...kitchen.recipes.map(({ id, title, text, cut }) => ({ id, title, text, cut })),
+])
+
+watch(open, (is) => {
+    if (!is) return
+    dog.value = null
+    answer.value = null
+    problem.value = null
+    recipeId.value = sheet.value.recipeId ?? (sheet.value.text.trim() === '' ? '' : 'bench')
+})
+
+function number(text: string): number {
+    return Number(text.trim().replace(',', '.'))
+}
+
+async function count(): Promise<void> {
+    if (dog.value === null) return
+    problem.value = null
+    const recipe = recipes.value.find((one) => one.id === recipeId.value)
+    const product = kitchen.products.find((one) => one.id === productId.value)
+    const what = kind.value === 'food' ? { food: food.value }
+        : kind.value === 'product' ? (product === undefined ? null : { product: { name: product.name, ingredients: product.ingredients, grams: number(grams.value) } })
+            : recipe === undefined ? null : { recipe: { title: recipe.title, text: recipe.text, cut: recipe.cut, ...(pieces.value.trim() === '' ? {} : { pieces: number(pieces.value) }) } }
+    if (what === null) {
+        problem.value = kind.value === 'product' ? 'Choose the product.' : 'Choose the recipe.'
+        return
+    }
+    try {
+        answer.value = await api.raid({ version: 1, dog: asTableDog(dog.value), ...what, ...(when.value.trim() === '' ? {} : { when: when.value }), policy: kitchen.kitchen?.policy ?? {} })
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+
+function print(): void {
+    window.print()
+}
+</script>
+
+<template>
+    <v-dialog v-model="open" max-width="820" scrollable aria-labelledby="raid-title">
+        <div class="paper raid">
+            <h2 id="raid-title">{{ dog === null ? 'A dog got at something' : `${dog.name} got at something` }}</h2>
+            <p class="raid__words" role="alert">{{ answer?.words ?? STANDING }}</p>
+            <template v-if="dog === null">
+                <p>Which dog?</p>
+                <div class="raid__dogs"><button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">{{ one.name }}<small>{{ one.weightKg === null ? 'no weight' : `${one.weightKg} kg` }}</small></button></div>
+            </template>
+            <form v-else-if="answer === null" class="raid__form" @submit.prevent="count">
+                <div class="switch" role="group" aria-label="What it took">
+                    <button type="button" :aria-pressed="kind === 'food'" @click="kind = 'food'">a food</button>
+                    <button type="button" :aria-pressed="kind === 'recipe'" @click="kind = 'recipe'">treats of mine</button>
+                    <button type="button" :aria-pressed="kind === 'product'" @click="kind = 'product'">a product</button>
+                </div>
+                <label v-if="kind === 'food'" class="plain"><span>What and how much, one a line</span><textarea v-model="food" rows="3" class="clip__text" placeholder="100 g dark chocolate" /></label>
+                <template v-else-if="kind === 'recipe'">
+                    <label class="plain"><span>Which treats</span><select v-model="recipeId"><option value="">choose</option><option v-for="one in recipes" :key="one.id" :value="one.id">{{ one.title }}</option></select></label>
+                    <label class="plain"><span>How many pieces (empty: the whole batch)</span><input v-model="pieces" inputmode="decimal" /></label>
+                </template>
+                <template v-else>
+                    <label class="plain"><span>Which product</span><select v-model="productId"><option value="">choose</option><option v-for="one in kitchen.products" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
+                    <label class="plain"><span>About how many grams</span><input v-model="grams" inputmode="decimal" /></label>
+                </template>
+                <label class="plain"><span>When</span><input v-model="when" placeholder="half an hour ago" maxlength="60" /></label>
+                <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+                <p class="paper__ends"><v-btn @click="dog = null">Another dog</v-btn><v-btn type="submit" variant="flat" color="error">Count it</v-btn></p>
+            </form>
+            <template v-else>
+                <p class="raid__what">{{ answer.what }}<template v-if="answer.when">, {{ answer.when }}</template>.</p>
+                <p v-if="answer.kcal !== null">{{ figure(answer.kcal.best) }} kcal<template v-if="answer.shareOfDayPercent !== null">: {{ figure(answer.shareOfDayPercent) }} % of its day</template>.</p>
+                <ul class="raid__list"><li v-for="one in answer.never" :key="one.message"><strong>{{ one.message }}</strong><span v-if="one.figure">{{ ` ${one.figure}.` }}</span></li></ul>
+                <div v-for="dose in answer.doses" :key="dose.substance" class="raid__dose" :class="{ 'raid__dose--reached': dose.reached !== null }">
+                    <p><strong>{{ dose.name }}: {{ dose.perKg === null ? `${figure(dose.amount.high)} in all` : `${figure(dose.perKg.best)} ${dose.unit}, at most ${figure(dose.perKg.high)}` }}</strong><template v-if="dose.reached !== null"> — {{ dose.reached }}</template></p>
+                    <p class="raid__marks">{{ dose.thresholds.map((one) => `${one.at} ${dose.unit}: ${one.sign}`).join('; ') }}. {{ dose.remark }}</p>
+                </div>
+                <p v-if="answer.unread.length > 0" class="problem">Not known to us: {{ answer.unread.join('; ') }}. Tell the vet as it is.</p>
+                <section class="raid__sheet" aria-label="To read out to the vet"><h3>To read out to the vet</h3><p v-for="line in answer.sheet" :key="line">{{ line }}</p></section>
+                <p class="paper__ends"><v-btn @click="answer = null">Change it</v-btn><v-btn variant="outlined" @click="print">Print</v-btn><v-btn @click="open = false">Close</v-btn></p>
+            </template>
+        </div>
+    </v-dialog>
+</template>
