@@ -19,7 +19,7 @@ final class AmountReader
 
     private const SIZES = ['small' => 'small', 'little' => 'small', 'tiny' => 'small', 'sm' => 'small', 'medium' => 'medium', 'med' => 'medium', 'large' => 'large', 'big' => 'large', 'lg' => 'large', 'jumbo' => 'large', 'xl' => 'large'];
 
-    private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm'];
+    private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm', 'packed', 'firmly', 'loosely', 'lightly', 'well', 'tightly'];
 
     private const NOT_FOOD = ['minute', 'min', 'hour', 'hr', 'second', 'sec', 'day', 'week', 'month', 'degree', 'deg', 'f', 'mm', 'cm', 'inch', 'in', 'serving', 'portion', 'time', 'treat', 'biscuit', 'cookie', 'dog', 'people', 'gas', 'mark', 'batch', 'part', 'layer', 'tray', 'ball', 'round', 'rectangle', 'square', 'strip', 'circle', 'thick', 'thickness', 'wide', 'long', 'kcal', 'calorie', 'cal'];
 

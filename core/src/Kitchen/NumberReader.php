@@ -125,6 +125,10 @@ final class NumberReader
         }
         if (isset(self::WORDS[$token->text])) {
             $value = (float) self::WORDS[$token->text];
+            // "two (2) cups"
+            if (($this->tokens[$i + 1] ?? null)?->is('(') === true && ($this->tokens[$i + 2] ?? null)?->kind === Token::NUMBER && $this->tokens[$i + 2]->value === $value && ($this->tokens[$i + 3] ?? null)?->is(')') === true) {
+                return [$value, $i + 4];
+            }
             $next = $this->tokens[$i + 1] ?? null;
             if ($next !== null && $value >= 20 && $value <= 90 && isset(self::WORDS[$next->text]) && self::WORDS[$next->text] < 10) {
                 return [$value + self::WORDS[$next->text], $i + 2];
@@ -141,6 +145,9 @@ final class NumberReader
     {
         $value = $token->value;
         $next = $this->tokens[$i + 1] ?? null;
+        if ($next !== null && $next->raw === '000' && $value >= 1 && $value < 1000) {
+            return [$value * 1000, $i + 2];
+        }
         if (! $token->fraction && $next !== null && $next->kind === Token::NUMBER && $next->fraction && $next->value < 1) {
             $value += $next->value;
             $i++;

@@ -88,6 +88,10 @@ final class Tokenizer
 
                     continue;
                 }
+                // "15-oz can", "8-ounce piece"
+                if ($raw === '-' && $tokens !== [] && end($tokens)->kind === Token::NUMBER && ctype_alpha($clean[$offset + 1] ?? ' ') && $clean[$offset - 1] !== ' ') {
+                    continue;
+                }
                 $tokens[] = new Token(Token::MARK, $offset, $length, $raw, $raw, $raw);
             } elseif ($kind === 'word') {
                 $word = self::fold($raw);
