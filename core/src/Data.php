@@ -43,6 +43,8 @@ use RuntimeException;
  *     energy: array<string, array<string, string>>,
  *     bites: list<array<string, string>>,
  *     toxicDoses: list<array<string, string>>,
+ *     swaps: array<string, list<array{except: list<string>, in: array<string, float>, job: string, rank: float, note: string, source: string}>>,
+ *     rescueWeights: array<string, float>,
  *     keeping: list<array<string, string>>,
  *     claims: list<array<string, string>>,
  *     sources: array<string, string>,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use MildBowl\Core\Formulate\Formulate;
 use MildBowl\Core\Formulate\Request;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
 
 /**
  * The answer to a recipe, with whatever else the request says.
@@ -75,4 +77,20 @@ function table(string $name): array
     }
 
     return $rows;
+}
+
+/** What is wrong with a value by one of the published schemas; empty when nothing is. */
+function schemaErrors(mixed $data, string $schema): string
+{
+    $validator = new Validator;
+    $folder = dirname(__DIR__, 2).'/schemas';
+    foreach (glob("$folder/*.json") ?: [] as $file) {
+        $id = json_decode((string) file_get_contents($file))->{'$id'} ?? null;
+        if ($id !== null) {
+            $validator->resolver()?->registerFile($id, $file);
+        }
+    }
+    $result = $validator->validate(json_decode(json_encode($data, JSON_THROW_ON_ERROR)), json_decode((string) file_get_contents("$folder/$schema.json"))->{'$id'});
+
+    return $result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()), JSON_THROW_ON_ERROR);
 }

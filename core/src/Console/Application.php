@@ -11,6 +11,7 @@ use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Formulate\RequestRefused;
 use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Swaps\RescueQuestion;
 
 /** The console of the core: one JSON request in, one JSON answer out; with --lines one a line. */
 final readonly class Application
@@ -20,6 +21,7 @@ final readonly class Application
 
         formulate  what of this recipe may be baked for these dogs, and how much each may have
         read       the recipes in a text, a web page, JSON-LD or Markdown from outside
+        rescue     the fewest changes that clear a recipe for the most dogs, or reach a goal
         raid       a dog got at something: doses against what is known to harm
         label      what a printed list of ingredients says, part by part
 
@@ -49,6 +51,7 @@ final readonly class Application
             'formulate' => static fn (string $json): array => Formulate::answer(Request::fromJson($json)),
             'read' => static fn (string $json): array => ReadQuestion::answer(Node::decode($json)),
             'raid' => static fn (string $json): array => RaidQuestion::answer(Node::decode($json)),
+            'rescue' => static fn (string $json): array => RescueQuestion::answer(Node::decode($json)),
             'label' => static fn (string $json): array => LabelQuestion::answer(Node::decode($json)),
             default => null,
         };

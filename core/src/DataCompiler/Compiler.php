@@ -50,6 +50,8 @@ final class Compiler
             'energy' => $this->readKeyed('energy', 'key'),
             'bites' => $this->table('bites'),
             'toxicDoses' => $this->table('toxic-doses'),
+            'swaps' => $this->readSwaps(),
+            'rescueWeights' => array_map(static fn (array $row): float => (float) $row['weight'], $this->readKeyed('rescue-weights', 'key')),
             'keeping' => $this->table('keeping'),
             'claims' => $this->table('claims'),
             'sources' => array_column($this->table('sources'), 'name', 'source'),
@@ -364,6 +366,24 @@ final class Compiler
         $result = [];
         foreach ($this->table('exclusions') as $row) {
             $result[$row['condition']][] = ['groups' => Table::parts($row['groups'], ';'), 'unless' => $this->keys($row['unless'])] + $row;
+        }
+
+        return $result;
+    }
+
+    /** @return array<string, list<array<string, mixed>>> by the food or group taken out */
+    private function readSwaps(): array
+    {
+        $result = [];
+        foreach ($this->table('swaps') as $row) {
+            $this->known($row['out'], 'swaps.csv');
+            $in = [];
+            foreach (Table::parts($row['in'], ';') as $part) {
+                [$id, $ratio] = [...explode('=', $part, 2), ''];
+                $this->known($id, 'swaps.csv');
+                $in[$id] = Table::number($ratio) ?? throw new RuntimeException("swaps.csv, {$row['out']}: \"$part\" has no ratio.");
+            }
+            $result[$row['out']][] = ['except' => Table::parts($row['except']), 'in' => $in, 'job' => $row['job'], 'rank' => (float) $row['rank'], 'note' => $row['note'], 'source' => $row['source']];
         }
 
         return $result;

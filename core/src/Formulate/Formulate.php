@@ -18,7 +18,6 @@ use MildBowl\Core\Kitchen\ReadRecipe;
 use MildBowl\Core\Kitchen\RecipeReader;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Ingredient;
-use MildBowl\Core\Pantry\OwnPantry;
 use MildBowl\Core\Pantry\Weigher;
 use MildBowl\Core\Range;
 use MildBowl\Core\Screening\Circumstances;
@@ -55,8 +54,8 @@ final class Formulate
     {
         $this->assumptions = new Assumptions;
         $this->recipe = RecipeReader::read($request->text, $request->steps);
-        $this->cut = $request->cut ?? new Cut('pieces', ['count' => 24.0]);
-        $this->texture = $request->texture ?? Texture::of('biscuit');
+        $this->cut = $request->cutOrCount();
+        $this->texture = $request->texture();
         if ($request->cut === null) {
             $this->assumptions->add('cut-defaulted', 'No cut was given: 24 pieces assumed.');
         }
@@ -71,12 +70,7 @@ final class Formulate
      */
     public static function answer(Request $request): array
     {
-        $foods = [];
-        foreach ($request->pantry as $own) {
-            $foods[$own->ingredient->id] = $own->ingredient;
-        }
-
-        return OwnPantry::during($foods, $request->names, static function () use ($request): array {
+        return $request->withOwnPantry(static function () use ($request): array {
             $formulate = new self($request);
             $formulate->screen();
 
@@ -172,18 +166,7 @@ final class Formulate
 
     private function settled(Finding $finding, ?string $line): Finding
     {
-        if (! $finding->level->canBeConfirmed()) {
-            return $finding;
-        }
-        foreach ($this->request->confirmed as $one) {
-            $sameCode = $one['code'] === $finding->code || $one['code'] === $finding->level->value;
-            $sameLine = $one['line'] === null || ($line !== null && trim($one['line']) === trim($line));
-            if ($sameCode && $sameLine && ($one['dog'] === null || $one['dog'] === $finding->dog)) {
-                return $finding->confirmed();
-            }
-        }
-
-        return $finding;
+        return $this->request->isConfirmed($finding, $line) ? $finding->confirmed() : $finding;
     }
 
     /** @return list<Ingredient> */

@@ -55,6 +55,12 @@ final readonly class Node
         }
     }
 
+    /** @throws RequestRefused */
+    public function objectValue(): \stdClass
+    {
+        return $this->value instanceof \stdClass ? $this->value : throw RequestRefused::wrongType($this->path, 'an object');
+    }
+
     /** The value of a key; null when it is absent or null. */
     public function get(string $key): ?self
     {

@@ -8,6 +8,8 @@ use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\OwnPantry;
+use MildBowl\Core\Screening\Finding;
 
 /** The question: this recipe, these dogs, this kitchen's policies. Version 1 of the contract. */
 final readonly class Request
@@ -42,16 +44,69 @@ final readonly class Request
         public array $pantry,
     ) {}
 
+    /** The same question about another text. */
+    public function withText(string $text, string $steps): self
+    {
+        return new self($this->title, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->policy, $this->labels, $this->confirmed, $this->measured, false, $this->names, $this->pantry);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $ask
+     * @return T
+     */
+    public function withOwnPantry(callable $ask): mixed
+    {
+        $foods = [];
+        foreach ($this->pantry as $own) {
+            $foods[$own->ingredient->id] = $own->ingredient;
+        }
+
+        return OwnPantry::during($foods, $this->names, $ask);
+    }
+
+    public function texture(): Texture
+    {
+        return $this->texture ?? Texture::of('biscuit');
+    }
+
+    public function cutOrCount(): Cut
+    {
+        return $this->cut ?? new Cut('pieces', ['count' => 24.0]);
+    }
+
+    /** Whether a person has settled a finding of this line (null: of the dog). */
+    public function isConfirmed(Finding $finding, ?string $line): bool
+    {
+        if (! $finding->level->canBeConfirmed()) {
+            return false;
+        }
+        foreach ($this->confirmed as $one) {
+            $sameCode = $one['code'] === $finding->code || $one['code'] === $finding->level->value;
+            $sameLine = $one['line'] === null || ($line !== null && trim($one['line']) === trim($line));
+            if ($sameCode && $sameLine && ($one['dog'] === null || $one['dog'] === $finding->dog)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @throws RequestRefused */
     public static function fromJson(string $json): self
     {
         return self::fromNode(Node::decode($json));
     }
 
-    /** @throws RequestRefused */
-    public static function fromNode(Node $node): self
+    /**
+     * @param  list<string>  $moreKeys  that another command's request may have besides
+     *
+     * @throws RequestRefused
+     */
+    public static function fromNode(Node $node, array $moreKeys = []): self
     {
-        $node->object(self::KEYS)->requireVersion();
+        $node->object([...self::KEYS, ...$moreKeys])->requireVersion();
         $recipe = $node->required('recipe', 'The recipe')->object(['title', 'text', 'steps']);
         $text = $recipe->required('text', 'The recipe\'s text')->filled(self::LONGEST_TEXT);
         $steps = $recipe->get('steps')?->string(self::LONGEST_TEXT) ?? '';

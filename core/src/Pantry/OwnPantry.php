@@ -35,6 +35,7 @@ final class OwnPantry
         if ($foods === [] && $names === []) {
             return $ask();
         }
+        [$outerFoods, $outerPhrases, $outerFirst] = [self::$foods, self::$phrases, self::$first];
         self::$foods = $foods;
         foreach ($names as $words => $id) {
             $key = Tokenizer::key((string) $words);
@@ -45,7 +46,8 @@ final class OwnPantry
         try {
             return $ask();
         } finally {
-            self::$foods = self::$phrases = self::$first = [];
+            // a question asked within another leaves the outer one's pantry as it was
+            [self::$foods, self::$phrases, self::$first] = [$outerFoods, $outerPhrases, $outerFirst];
         }
     }
 

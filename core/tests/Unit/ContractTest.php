@@ -4,23 +4,6 @@ declare(strict_types=1);
 
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Formulate\RequestRefused;
-use Opis\JsonSchema\Errors\ErrorFormatter;
-use Opis\JsonSchema\Validator;
-
-function schemaErrors(mixed $data, string $schema): string
-{
-    $validator = new Validator;
-    $folder = dirname(__DIR__, 3).'/schemas';
-    foreach (glob("$folder/*.json") ?: [] as $file) {
-        $id = json_decode((string) file_get_contents($file))->{'$id'} ?? null;
-        if ($id !== null) {
-            $validator->resolver()?->registerFile($id, $file);
-        }
-    }
-    $result = $validator->validate(json_decode(json_encode($data, JSON_THROW_ON_ERROR)), json_decode((string) file_get_contents("$folder/$schema.json"))->{'$id'});
-
-    return $result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()), JSON_THROW_ON_ERROR);
-}
 
 /** @return list<array<string, mixed>> */
 function someDogs(): array
