@@ -11,7 +11,9 @@ use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Formulate\RequestRefused;
 use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Swaps\DoughQuestion;
 use MildBowl\Core\Swaps\RescueQuestion;
+use MildBowl\Core\Swaps\SwapsQuestion;
 
 /** The console of the core: one JSON request in, one JSON answer out; with --lines one a line. */
 final readonly class Application
@@ -22,6 +24,8 @@ final readonly class Application
         formulate  what of this recipe may be baked for these dogs, and how much each may have
         read       the recipes in a text, a web page, JSON-LD or Markdown from outside
         rescue     the fewest changes that clear a recipe for the most dogs, or reach a goal
+        swaps      what may stand in for one line, with its effect
+        dough      too wet or too dry: what to work in
         raid       a dog got at something: doses against what is known to harm
         label      what a printed list of ingredients says, part by part
 
@@ -52,6 +56,8 @@ final readonly class Application
             'read' => static fn (string $json): array => ReadQuestion::answer(Node::decode($json)),
             'raid' => static fn (string $json): array => RaidQuestion::answer(Node::decode($json)),
             'rescue' => static fn (string $json): array => RescueQuestion::answer(Node::decode($json)),
+            'swaps' => static fn (string $json): array => SwapsQuestion::answer(Node::decode($json)),
+            'dough' => static fn (string $json): array => DoughQuestion::answer(Node::decode($json)),
             'label' => static fn (string $json): array => LabelQuestion::answer(Node::decode($json)),
             default => null,
         };

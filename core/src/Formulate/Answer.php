@@ -14,15 +14,23 @@ use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Pantry\Weigher;
 use MildBowl\Core\Range;
 use MildBowl\Core\Screening\Finding;
+use MildBowl\Core\Swaps\Jobs;
 
 /** Puts what was worked out into the shape of the contract. */
-final readonly class Answer
+final class Answer
 {
+    /** @var array<int, list<string>> what each line does in the dough, when somebody asked for explanations */
+    private array $jobs = [];
+
     public function __construct(
-        private Request $request,
-        private ReadRecipe $recipe,
-        private Batch $batch,
-    ) {}
+        private readonly Request $request,
+        private readonly ReadRecipe $recipe,
+        private readonly Batch $batch,
+    ) {
+        if ($request->explain) {
+            $this->jobs = Jobs::of($batch->dough->portions);
+        }
+    }
 
     /**
      * @param  list<?Range>  $grams
@@ -41,7 +49,7 @@ final readonly class Answer
         }
         $lines = [];
         foreach ($this->recipe->lines as $index => $line) {
-            $lines[] = $this->line($line, $grams[$index], $kcal[$index] ?? null, $findings[$index], $poison[$index] ?? []);
+            $lines[] = $this->line($index, $line, $grams[$index], $kcal[$index] ?? null, $findings[$index], $poison[$index] ?? []);
         }
 
         return $lines;
@@ -52,7 +60,7 @@ final readonly class Answer
      * @param  list<string>  $poison
      * @return array<string, mixed>
      */
-    private function line(ReadLine $line, ?Range $grams, ?Range $kcal, array $findings, array $poison): array
+    private function line(int $index, ReadLine $line, ?Range $grams, ?Range $kcal, array $findings, array $poison): array
     {
         $amount = $line->amounts[0] ?? null;
         $array = [
@@ -81,6 +89,7 @@ final readonly class Answer
                 'measure' => $grams === null ? null : $weigher->measure($line, $grams),
                 'made' => $food === null || $grams === null ? [] : Story::ofLine($food, $grams, $kcal, $food->composition?->kcal),
                 'poison' => $poison,
+                'jobs' => $this->jobs[$index] ?? [],
                 'unread' => $line->unread,
                 'nearest' => $line->ingredient === null || $line->unread !== [] ? Nearest::to($line->ingredient === null ? $line->text : implode(' ', $line->unread)) : [],
                 'words' => array_map(static fn (array $word): array => ['text' => substr($line->clean, $word['from'], $word['length']), 'role' => $word['role']], $line->words),

@@ -62,6 +62,9 @@ final class Rescue
 
     private int $jobsBefore = 0;
 
+    /** @var array<int, list<string>> what each line does in the dough */
+    public readonly array $jobs;
+
     private readonly float $density;
 
     private readonly bool $meatFirst;
@@ -70,6 +73,7 @@ final class Rescue
      * @param  array<string, list<string>>  $dislikes  foods each dog refuses, by its name
      * @param  list<string>  $atHand
      * @param  array<string, float>|null  $weights  other than those of rescue-weights.csv
+     * @param  list<OwnSwap>  $own  the kitchen's own swaps and what it thinks of known ones
      */
     public function __construct(
         private readonly Request $request,
@@ -78,6 +82,7 @@ final class Rescue
         private readonly array $dislikes,
         private readonly array $atHand,
         ?array $weights = null,
+        private readonly array $own = [],
     ) {
         $this->weights = $weights ?? Data::tables()['rescueWeights'];
         $this->weigher = new Weigher($request->policy->units);
@@ -91,7 +96,7 @@ final class Rescue
         $this->density = $this->dough->density();
         $this->before = Bowl::of($this->dough->portions, $this->table->substances);
         $this->meatFirst = $this->isMeatFirst($this->dough->portions);
-        $jobs = Jobs::of($this->dough->portions);
+        $this->jobs = $jobs = Jobs::of($this->dough->portions);
         foreach ($jobs as $does) {
             $this->jobsBefore |= self::bits($does);
         }
@@ -140,7 +145,7 @@ final class Rescue
         foreach ($this->rewritings($line, $portion) as $option) {
             $options[] = $option;
         }
-        foreach (SwapTable::for($portion->ingredient) as $swap) {
+        foreach (SwapTable::for($portion->ingredient, $this->own) as $swap) {
             $option = $this->swapped($line, $portion, $swap);
             if ($option !== null) {
                 $options[] = $option;

@@ -19,7 +19,7 @@ use MildBowl\Core\Pantry\Catalogue;
  */
 final class RescueQuestion
 {
-    private const MORE_KEYS = ['goals', 'dislikes', 'atHand'];
+    private const MORE_KEYS = ['goals', 'dislikes', 'atHand', 'swaps'];
 
     /** Dogs for which every split into tables is tried. */
     private const MOST_SPLIT = 8;
@@ -34,19 +34,7 @@ final class RescueQuestion
 
     private function __construct(private readonly Request $request, Goals $goals, Node $node)
     {
-        $dislikes = [];
-        $given = $node->get('dislikes');
-        $names = array_map(static fn (Dog $dog): string => $dog->name, $request->dogs);
-        foreach ($given === null ? [] : array_keys(get_object_vars($given->object($names)->objectValue())) as $name) {
-            foreach ($given?->get((string) $name)?->list(100) ?? [] as $one) {
-                $dislikes[(string) $name][] = $one->filled(80);
-            }
-        }
-        $atHand = [];
-        foreach ($node->get('atHand')?->list(500) ?? [] as $one) {
-            $atHand[] = Catalogue::resolveGroupOrId($one->filled(80)) ?? throw RequestRefused::outOfRange($one->path, 'That is no food of the catalogue.');
-        }
-        $this->rescue = new Rescue($request, RecipeReader::read($request->text, $request->steps), $goals, $dislikes, $atHand);
+        $this->rescue = new Rescue($request, RecipeReader::read($request->text, $request->steps), $goals, self::dislikes($node, $request->dogs), self::atHand($node), null, OwnSwap::all($node->get('swaps')));
         foreach ($request->dogs as $n => $dog) {
             if ($this->rescue->table->hasRation($n)) {
                 $this->all |= 1 << $n;
@@ -58,6 +46,43 @@ final class RescueQuestion
                 };
             }
         }
+    }
+
+    /**
+     * Foods each dog refuses, by its name.
+     *
+     * @param  list<Dog>  $dogs
+     * @return array<string, list<string>>
+     *
+     * @throws RequestRefused
+     */
+    public static function dislikes(Node $node, array $dogs): array
+    {
+        $dislikes = [];
+        $given = $node->get('dislikes');
+        $names = array_map(static fn (Dog $dog): string => $dog->name, $dogs);
+        foreach ($given === null ? [] : array_keys(get_object_vars($given->object($names)->objectValue())) as $name) {
+            foreach ($given?->get((string) $name)?->list(100) ?? [] as $one) {
+                $dislikes[(string) $name][] = $one->filled(80);
+            }
+        }
+
+        return $dislikes;
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws RequestRefused
+     */
+    public static function atHand(Node $node): array
+    {
+        $atHand = [];
+        foreach ($node->get('atHand')?->list(500) ?? [] as $one) {
+            $atHand[] = Catalogue::resolveGroupOrId($one->filled(80)) ?? throw RequestRefused::outOfRange($one->path, 'That is no food of the catalogue.');
+        }
+
+        return $atHand;
     }
 
     /**

@@ -10,10 +10,18 @@ use MildBowl\Core\Pantry\Ingredient;
 /** The known good swaps by the food they take out. */
 final class SwapTable
 {
-    /** @return list<Swap> the best first */
-    public static function for(Ingredient $food): array
+    /**
+     * @param  list<OwnSwap>  $own
+     * @return list<Swap> the best first
+     */
+    public static function for(Ingredient $food, array $own = []): array
     {
-        $swaps = [];
+        $swaps = $rated = [];
+        foreach ($own as $one) {
+            if ($one->out === $food->id) {
+                $rated[$one->in] = $one;
+            }
+        }
         $rows = Data::tables()['swaps'];
         foreach ([$food->id, ...array_map(static fn (string $group): string => "group:$group", array_keys($food->groups))] as $key) {
             foreach ($rows[$key] ?? [] as $row) {
@@ -25,6 +33,10 @@ final class SwapTable
                     }
                 }
             }
+        }
+        foreach ($rated as $id => $one) {
+            $known = $swaps[$id] ?? null;
+            $swaps[$id] = new Swap($known->in ?? [$id => $one->ratio], $known->job ?? 'flavour', $one->rank(), $one->note !== '' ? $one->note : ($known->note ?? 'this kitchen\'s own'), $known->source ?? 'LABEL');
         }
         $swaps = array_values($swaps);
         usort($swaps, static fn (Swap $a, Swap $b): int => $a->rank <=> $b->rank ?: array_keys($a->in) <=> array_keys($b->in));

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\Formulate\Node;
+use MildBowl\Core\Formulate\RequestRefused;
+use MildBowl\Core\Swaps\DoughQuestion;
+use MildBowl\Core\Swaps\SwapsQuestion;
+
+/** @return array<string, mixed> */
+function swapsFor(string $text, int $line, array $more = []): array
+{
+    $answer = SwapsQuestion::answer(Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text], 'line' => $line, 'cut' => ['shape' => 'pieces', 'count' => 60]] + $more, JSON_THROW_ON_ERROR)));
+    expect(schemaErrors($answer, 'swaps-answer'))->toBe('');
+
+    return $answer;
+}
+
+/** @return array<string, mixed> */
+function doughFor(string $text, array $more = []): array
+{
+    $answer = DoughQuestion::answer(Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text]] + $more, JSON_THROW_ON_ERROR)));
+    expect(schemaErrors($answer, 'dough-answer'))->toBe('');
+
+    return $answer;
+}
+
+it('feels thirty formulas as the hand does', function (string $feel, string $formula): void {
+    expect(answer(str_replace('; ', "\n", $formula))['batch']['feel'])->toBe($feel);
+})->with(fn () => array_map(static fn (string $row): array => array_map(trim(...), explode('|', $row, 2)), cases('feels.txt')));
+
+it('ranks what may stand in for a line, with its amount and its effect', function (): void {
+    $answer = swapsFor("2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water", 1, ['dogs' => [dog()]]);
+    $first = $answer['candidates'][0];
+
+    expect($first['texts'])->toBe(['½ cup blueberries'])->and($first['serves'])->toBe(['Rex'])->and($first['recipeText'])->toContain('½ cup blueberries')->toContain('2 cups whole wheat flour')
+        ->and($first['after']['kcalPerPiece'])->toBeLessThan($answer['before']['kcalPerPiece'])->and($first['after']['rations'][0]['pieces'])->toBeGreaterThan(0)->and($first['reason'])->toContain('grape')
+        ->and(array_column($answer['candidates'], 'action'))->toContain('remove');
+});
+
+it('keeps the dough as it was, in the recipe\'s own units', function (): void {
+    $byCup = swapsFor("2 cups oat flour\n1 large egg\n1/4 cup water", 1)['candidates'][0];
+    $byGram = swapsFor("200 g oat flour\n50 g egg\n60 g water", 0, ['dogs' => [dog()]])['candidates'][0];
+
+    expect($byCup['texts'][0])->toMatch('/tbsp|tsp|cup/')->and($byGram['texts'][0])->toMatch('/^\d+ g /');
+    $answer = swapsFor("2 cups whole wheat flour\n1/2 cup water\n1 large egg", 0);
+    foreach ($answer['candidates'] as $candidate) {
+        if ($candidate['action'] === 'swap') {
+            expect(abs($candidate['after']['wetness'] - $answer['before']['wetness']))->toBeLessThan(0.06, $candidate['texts'][0]);
+        }
+    }
+});
+
+it('puts what worked in this kitchen first and what failed last', function (): void {
+    $text = "2 cups barley flour\n1/2 cup raisins\n1/2 cup water";
+    $own = [['out' => 'raisin', 'in' => 'pear', 'ratio' => 1.2, 'rating' => 'good', 'note' => 'they loved it'], ['out' => 'raisin', 'in' => 'blueberry', 'rating' => 'bad']];
+    $texts = array_map(static fn (array $one): string => $one['texts'][0] ?? '', swapsFor($text, 1, ['swaps' => $own])['candidates']);
+
+    expect($texts[0])->toContain('pear')->and(array_search('½ cup blueberries', $texts, true))->toBeGreaterThan(2);
+});
+
+it('keeps to the jobs a person says the line does', function (): void {
+    foreach (swapsFor("2 cups barley flour\n1/2 cup mashed banana", 1, ['jobs' => ['bind']])['candidates'] as $candidate) {
+        expect($candidate['action'])->not->toBe('');
+    }
+    expect(swapsFor("2 cups barley flour\n1 large egg", 1)['jobs'])->toContain('bind');
+});
+
+it('refuses a line that is none', function (array $more, string $path): void {
+    expect(fn () => swapsFor('2 cups oat flour', ...$more))->toThrow(fn (RequestRefused $e) => expect($e->path)->toBe($path));
+})->with([[[5], '/line'], [[0, ['jobs' => ['dance']]], '/jobs/0'], [[0, ['swaps' => [['out' => 'x', 'in' => 'apple']]]], '/swaps/0/out'], [[0, ['swaps' => [['out' => 'apple', 'in' => 'apple']]]], '/swaps/0/in']]);
+
+it('says what to work in when it is too wet or too dry', function (string $text, ?string $feels, string $ingredient): void {
+    $answer = doughFor($text, $feels === null ? [] : ['feels' => $feels]);
+    expect($answer['add']['ingredient'])->toBe($ingredient)->and($answer['says'])->toContain('a little at a time');
+    $mended = answer("$text\n{$answer['add']['text']}")['batch']['feel'];
+    expect($feels !== null || $mended === 'rolls cleanly')->toBeTrue($mended);
+})->with([["2 cups oat flour\n1 large egg", null, 'water'], ["200 g oat flour\n200 g water", null, 'oat-flour'], ["200 g oat flour\n100 g water", 'tacky, drop or ball', 'oat-flour'], ["200 g oat flour\n100 g water", 'crumbles', 'water']]);
+
+it('needs flour to speak of wetness, and leaves a good dough alone', function (): void {
+    expect(doughFor('1/2 cup water')['add'])->toBeNull()->and(doughFor("200 g oat flour\n1 large egg\n100 g water")['add'])->toBeNull();
+});
