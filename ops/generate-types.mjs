@@ -4,7 +4,7 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
 
 const target = 'resources/js/api/types.generated.ts'
-const names = ['formulate-request', 'formulate-answer', 'error', 'kitchen', 'choices', 'problem', 'read-request', 'read-answer', 'label-request', 'label-answer', 'raid-request', 'raid-answer', 'rule-book', 'label-shelf']
+const names = ['formulate-request', 'formulate-answer', 'error', 'kitchen', 'choices', 'problem', 'read-request', 'read-answer', 'label-request', 'label-answer', 'raid-request', 'raid-answer', 'rule-book', 'label-shelf', 'rescue-request', 'rescue-answer', 'swaps-request', 'swaps-answer', 'dough-request', 'dough-answer']
 
 const load = (name) => JSON.parse(readFileSync(`schemas/${name}.json`, 'utf8'))
 
@@ -18,7 +18,11 @@ for (const name of names) {
         if (node === null || typeof node !== 'object') return node
         if (typeof node.$ref === 'string' && node.$ref.includes('.json#')) {
             const [file, pointer] = node.$ref.split('#')
-            return pointer.slice(1).split('/').reduce((part, key) => part[key], load(file.replace('.json', '')))
+            const other = load(file.replace('.json', ''))
+            // what the referred part refers to in its own file is meant there
+            const home = (part) => Array.isArray(part) ? part.map(home) : part === null || typeof part !== 'object' ? part
+                : Object.fromEntries(Object.entries(part).map(([key, value]) => [key, key === '$ref' && String(value).startsWith('#') ? `${file}${value}` : home(value)]))
+            return inline(home(pointer.slice(1).split('/').reduce((part, key) => part[key], other)))
         }
         return Object.fromEntries(Object.entries(node).map(([key, value]) => [key, inline(value)]))
     }

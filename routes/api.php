@@ -10,6 +10,7 @@ use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\LabelShelfController;
 use App\Http\Controllers\OwnFoodController;
 use App\Http\Controllers\OwnNameController;
+use App\Http\Controllers\OwnSwapController;
 use App\Http\Controllers\ProductController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\TableController;
@@ -21,6 +22,9 @@ Route::post('formulate', [CoreController::class, 'formulate'])->name('formulate'
 Route::post('read', [CoreController::class, 'read'])->name('read');
 Route::post('label', [CoreController::class, 'label'])->name('label');
 Route::post('raid', [CoreController::class, 'raid'])->name('raid');
+Route::post('rescue', [CoreController::class, 'rescue'])->name('rescue');
+Route::post('swaps', [CoreController::class, 'swaps'])->name('swaps');
+Route::post('dough', [CoreController::class, 'dough'])->name('dough');
 Route::get('rules', [CoreController::class, 'rules'])->name('rules');
 Route::get('search', [CoreController::class, 'search'])->name('search');
 Route::get('label-shelf', LabelShelfController::class)->name('label-shelf');
@@ -35,6 +39,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::apiResource('recipes', RecipeController::class);
     Route::apiResource('products', ProductController::class);
     Route::apiResource('names', OwnNameController::class)->only(['index', 'store', 'destroy']);
+    Route::apiResource('own-swaps', OwnSwapController::class)->only(['index', 'store', 'destroy'])->parameters(['own-swaps' => 'swap']);
     Route::apiResource('foods', OwnFoodController::class)->except('show');
     Route::apiResource('confirmations', ConfirmationController::class)->only(['index', 'store', 'destroy']);
 });

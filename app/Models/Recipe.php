@@ -18,6 +18,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $steps
  * @property ?array<string, mixed> $cut
  * @property ?string $texture
+ * @property ?string $parent_id
+ * @property string $notes
+ * @property bool $promoted
  * @property ?string $source
  * @property ?string $yield
  * @property ?float $prep_minutes
@@ -30,10 +33,10 @@ final class Recipe extends Model
     /** @use HasFactory<RecipeFactory> */
     use BelongsToKitchen, HasFactory, HasUuids;
 
-    protected $fillable = ['title', 'text', 'steps', 'cut', 'texture', 'source', 'yield', 'prep_minutes', 'bake_minutes', 'judged'];
+    protected $fillable = ['title', 'text', 'steps', 'cut', 'texture', 'source', 'yield', 'prep_minutes', 'bake_minutes', 'judged', 'parent_id', 'notes', 'promoted'];
 
-    protected $attributes = ['steps' => ''];
+    protected $attributes = ['steps' => '', 'notes' => '', 'promoted' => false];
 
     /** @var array<string, string> */
-    protected $casts = ['cut' => 'array', 'prep_minutes' => 'float', 'bake_minutes' => 'float', 'judged' => 'array', 'updated_at' => 'immutable_datetime'];
+    protected $casts = ['cut' => 'array', 'prep_minutes' => 'float', 'bake_minutes' => 'float', 'judged' => 'array', 'promoted' => 'boolean', 'updated_at' => 'immutable_datetime'];
 }

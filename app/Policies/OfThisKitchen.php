@@ -8,6 +8,7 @@ use App\Models\Confirmation;
 use App\Models\Dog;
 use App\Models\OwnFood;
 use App\Models\OwnName;
+use App\Models\OwnSwap;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
@@ -18,12 +19,12 @@ final readonly class OfThisKitchen
 {
     public function __construct(private CurrentKitchen $current) {}
 
-    public function update(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|Confirmation $row): bool
+    public function update(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation $row): bool
     {
         return $row->kitchen_id === $this->current->id();
     }
 
-    public function delete(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|Confirmation $row): bool
+    public function delete(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation $row): bool
     {
         return $this->update($person, $row);
     }

@@ -10,6 +10,7 @@ use App\Models\Confirmation;
 use App\Models\Dog;
 use App\Models\OwnFood;
 use App\Models\OwnName;
+use App\Models\OwnSwap;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Policies\OfThisKitchen;
@@ -33,7 +34,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
-        foreach ([Dog::class, Recipe::class, Product::class, OwnName::class, OwnFood::class, Confirmation::class] as $model) {
+        foreach ([Dog::class, Recipe::class, Product::class, OwnName::class, OwnFood::class, OwnSwap::class, Confirmation::class] as $model) {
             Gate::policy($model, OfThisKitchen::class);
         }
     }

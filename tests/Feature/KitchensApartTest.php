@@ -7,6 +7,7 @@ use App\Models\Dog;
 use App\Models\Kitchen;
 use App\Models\OwnFood;
 use App\Models\OwnName;
+use App\Models\OwnSwap;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
@@ -28,6 +29,7 @@ function othersThings(TestCase $test): array
     $things = [
         'dog' => Dog::factory()->create(['name' => 'Stranger']), 'recipe' => Recipe::factory()->create(['title' => 'Strange rounds']), 'product' => $product,
         'name' => OwnName::query()->create(['words' => 'strange words', 'ingredient' => 'oat-flour']), 'food' => OwnFood::query()->create(['name' => 'Strange food', 'fields' => []]),
+        'swap' => OwnSwap::query()->create(['out' => 'raisin', 'in' => 'pear', 'note' => 'Strange swap']),
         'confirmation' => Confirmation::query()->create(['code' => 'broth', 'level' => 'check-label', 'words' => 'Strange saying', 'said_by' => 'Somebody', 'data_version' => 'x', 'said_at' => now()]),
     ];
     $test->open('lock-cottage');
@@ -55,7 +57,7 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
         }
     }
     expect($tried)->toBeGreaterThanOrEqual(17);
-    foreach (['dogs' => 'Stranger', 'recipes' => 'Strange rounds', 'products' => 'Strange tub', 'names' => 'strange words', 'foods' => 'Strange food', 'confirmations' => 'Strange saying', 'kitchen' => 'trange'] as $list => $name) {
+    foreach (['dogs' => 'Stranger', 'recipes' => 'Strange rounds', 'products' => 'Strange tub', 'names' => 'strange words', 'foods' => 'Strange food', 'own-swaps' => 'Strange swap', 'confirmations' => 'Strange saying', 'kitchen' => 'trange'] as $list => $name) {
         expect($this->getJson("/api/$list")->assertOk()->getContent())->not->toContain($name);
     }
     app(CurrentKitchen::class)->open($things['dog']->kitchen()->firstOrFail());

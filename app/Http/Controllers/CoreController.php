@@ -14,6 +14,9 @@ use MildBowl\Core\Formulate\Request as Question;
 use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Screening\LabelQuestion;
 use MildBowl\Core\Screening\RuleBook;
+use MildBowl\Core\Swaps\DoughQuestion;
+use MildBowl\Core\Swaps\RescueQuestion;
+use MildBowl\Core\Swaps\SwapsQuestion;
 
 /** The questions that core answers by itself: no database is asked and nothing is kept. */
 final class CoreController
@@ -36,6 +39,21 @@ final class CoreController
     public function raid(Request $request): JsonResponse
     {
         return self::json(RaidQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function rescue(Request $request): JsonResponse
+    {
+        return self::json(RescueQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function swaps(Request $request): JsonResponse
+    {
+        return self::json(SwapsQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function dough(Request $request): JsonResponse
+    {
+        return self::json(DoughQuestion::answer(Node::decode($request->getContent())));
     }
 
     public function rules(): JsonResponse

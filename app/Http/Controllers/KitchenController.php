@@ -9,11 +9,13 @@ use App\Http\Resources\DogResource;
 use App\Http\Resources\KitchenResource;
 use App\Http\Resources\OwnFoodResource;
 use App\Http\Resources\OwnNameResource;
+use App\Http\Resources\OwnSwapResource;
 use App\Http\Resources\ProductResource;
 use App\Http\Resources\RecipeResource;
 use App\Models\Dog;
 use App\Models\OwnFood;
 use App\Models\OwnName;
+use App\Models\OwnSwap;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
@@ -31,6 +33,7 @@ final readonly class KitchenController
             'products' => ProductResource::collection(Product::query()->with('readings')->orderBy('name')->get()),
             'names' => OwnNameResource::collection(OwnName::query()->orderBy('words')->get()),
             'foods' => OwnFoodResource::collection(OwnFood::query()->orderBy('name')->get()),
+            'swaps' => OwnSwapResource::collection(OwnSwap::query()->orderBy('out')->orderBy('in')->get()),
             'recipes' => RecipeResource::collection(Recipe::query()->orderBy('title')->get()),
         ]);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Recipe;
+use App\Support\CurrentKitchen;
 use Illuminate\Validation\Rule;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Formulate\Request;
@@ -21,6 +23,9 @@ final class RecipeRequest extends StrictRequest
             'text' => [$this->isMethod('POST') ? 'present' : 'sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
             'steps' => ['sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
             'cut' => ['sometimes', 'nullable', 'array'],
+            'parentId' => ['sometimes', 'nullable', 'uuid', Rule::exists('recipes', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id()), $this->notItsOwnChild(...)],
+            'notes' => ['sometimes', 'nullable', 'string', 'max:5000'],
+            'promoted' => ['sometimes', 'boolean:strict'],
             'source' => ['sometimes', 'nullable', 'string', 'max:500'],
             'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
             'prepMinutes' => ['sometimes', 'nullable', 'numeric', 'between:0,99999'],
@@ -29,16 +34,30 @@ final class RecipeRequest extends StrictRequest
         ];
     }
 
+    /** A family is a tree: no recipe comes from itself or from one of its own versions. */
+    private function notItsOwnChild(string $path, mixed $value, \Closure $fail): void
+    {
+        $recipe = $this->route('recipe');
+        for ($id = $value, $steps = 0; is_string($id) && $recipe instanceof Recipe && $steps < 200; $steps++) {
+            if ($id === $recipe->id) {
+                $fail('A recipe cannot come from one of its own versions.');
+
+                return;
+            }
+            $id = Recipe::query()->whereKey($id)->value('parent_id');
+        }
+    }
+
     /** @return array<string, mixed> */
     public function columns(): array
     {
         $columns = $this->validated();
-        foreach (['text', 'steps'] as $key) {
+        foreach (['text', 'steps', 'notes'] as $key) {
             if (array_key_exists($key, $columns)) {
                 $columns[$key] = (string) $columns[$key];
             }
         }
-        foreach (['prepMinutes' => 'prep_minutes', 'bakeMinutes' => 'bake_minutes'] as $key => $column) {
+        foreach (['parentId' => 'parent_id', 'prepMinutes' => 'prep_minutes', 'bakeMinutes' => 'bake_minutes'] as $key => $column) {
             if (array_key_exists($key, $columns)) {
                 $columns[$column] = $columns[$key];
                 unset($columns[$key]);

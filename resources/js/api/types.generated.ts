@@ -338,6 +338,7 @@ export interface AnswerLine {
         }[]
         nearest: Offer[]
         poison: string[]
+        jobs: string[]
     }
 }
 /**
@@ -451,6 +452,7 @@ export interface OpenKitchen {
     names: KeptName[]
     foods: KeptFood[]
     record?: ConfirmationRecord[]
+    swaps: KeptSwap[]
 }
 
 export interface Kitchen {
@@ -532,6 +534,9 @@ export interface Recipe {
     prepMinutes: number | null
     bakeMinutes: number | null
     judged: Judged | null
+    parentId: string | null
+    notes: string
+    promoted: boolean
 }
 
 export interface Judged {
@@ -586,6 +591,19 @@ export interface ConfirmationRecord {
     dataVersion: string
     saidAt: string
     takenBackAt: string | null
+}
+
+export interface KeptSwap {
+    id: string
+    swap: OwnSwap
+}
+
+export interface OwnSwap {
+    out: string
+    in: string
+    ratio?: number | null
+    rating?: 'good' | 'bad' | null
+    note?: string | null
 }
 
 export interface Choices {
@@ -803,4 +821,293 @@ export interface ShelfProduct {
     number: string
     name: string
     ingredients: string
+}
+
+export interface RescueRequest {
+    version: 1
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    today?: string | null
+    explain?: boolean | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
+    /**
+     * @maxItems 20
+     */
+    goals?: string[] | null
+    dislikes?: {
+        [k: string]: string[]
+    } | null
+    /**
+     * @maxItems 500
+     */
+    atHand?: string[] | null
+    /**
+     * @maxItems 500
+     */
+    swaps?: OwnSwap[] | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface RescueAnswer {
+    version: 1
+    dataVersion: string
+    /**
+     * @maxItems 3
+     */
+    rescues: RescuePlan[]
+    tables: string[][]
+    why: string | null
+}
+
+export interface RescuePlan {
+    recipeText: string
+    steps: string
+    says: string
+    changes: Change[]
+    servedDogs: string[]
+    leftOut: LeftOut[]
+    wetness: {
+        before: number | null
+        after: number | null
+    }
+    cost: number
+    optimal: boolean
+}
+
+export interface Change {
+    line: string
+    action: 'swap' | 'remove' | 'adjust' | 'add'
+    to: string | null
+    reason: string
+}
+
+export interface LeftOut {
+    dog: string
+    line: string | null
+    reason: string
+}
+
+export interface SwapsRequest {
+    version: 1
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    today?: string | null
+    explain?: boolean | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
+    dislikes?: {
+        [k: string]: string[]
+    } | null
+    /**
+     * @maxItems 500
+     */
+    atHand?: string[] | null
+    /**
+     * @maxItems 500
+     */
+    swaps?: OwnSwap[] | null
+    line: number
+    /**
+     * @maxItems 12
+     */
+    jobs?: string[] | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface SwapsAnswer {
+    version: 1
+    dataVersion: string
+    line: string
+    jobs: string[]
+    before: SwapFigures
+    candidates: Candidate[]
+}
+
+export interface SwapFigures {
+    kcalPerPiece: number
+    fatPerPiece: number
+    wetness: number | null
+    feel: string | null
+    rations: {
+        dog: string
+        pieces: number | null
+    }[]
+}
+
+export interface Candidate {
+    action: 'swap' | 'adjust' | 'remove'
+    texts: string[]
+    reason: string
+    serves: string[]
+    notFor: string[]
+    labels: string[]
+    newTo: string[]
+    mending: string | null
+    recipeText: string
+    steps: string
+    cost: number
+    after: SwapFigures
+    swap: {
+        out: string
+        in: string
+    } | null
+}
+
+export interface DoughRequest {
+    version: 1
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    today?: string | null
+    explain?: boolean | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
+    feels?: string | null
+    wants?: string | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface DoughAnswer {
+    version: 1
+    wetness: number | null
+    add: DoughAdd | null
+    says: string
+}
+
+export interface DoughAdd {
+    ingredient: string
+    grams: number
+    text: string
 }
