@@ -26,7 +26,16 @@ const shots: Record<string, Shot> = {
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
     'dogs': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByText('Tuppence').first().waitFor() } },
     'dog': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByRole('link', { name: /Quill/ }).click(); await page.getByLabel('Name').waitFor() } },
-    'shelf': { size: wide, take: async (page) => { await page.goto('/shelf'); await page.getByText('Clipped winter loaf').waitFor() } },
+    'shelf': { size: wide, take: async (page) => {
+        await openRecipe(page, 'Clipped winter loaf')
+        await page.getByRole('button', { name: 'Rescue this recipe' }).click()
+        await page.getByRole('button', { name: 'Take these changes' }).click()
+        await page.getByRole('button', { name: 'Keep on the shelf' }).click()
+        await page.getByText('on the shelf', { exact: true }).waitFor()
+        await page.getByRole('link', { name: 'Shelf' }).click()
+        await page.getByRole('list', { name: /Versions of/ }).waitFor()
+        await page.waitForTimeout(300)
+    } },
     'line-open': { size: wide, take: async (page) => {
         await page.goto('/bench')
         await page.getByRole('button', { name: /^Biscay/ }).waitFor()
@@ -48,6 +57,19 @@ const shots: Record<string, Shot> = {
         await page.getByText(/^Never/).first().waitFor()
     } },
     'rule-book': { size: wide, take: async (page) => { await page.goto('/rules'); await page.getByLabel('Any food, as you would write it').fill('2 tbsp peanut butter'); await page.getByText('Tuppence').first().waitFor(); await page.waitForTimeout(400) } },
+    'swaps': { size: wide, take: async (page) => {
+        await openRecipe(page, 'Clipped winter loaf')
+        await page.getByLabel('Foods, line 3', { exact: true }).focus()
+        await page.keyboard.press('Alt+W')
+        await page.getByRole('button', { name: /blueberries/ }).first().waitFor()
+        await page.waitForTimeout(300)
+    } },
+    'rescue': { size: wide, take: async (page) => {
+        await openRecipe(page, 'Clipped winter loaf')
+        await page.getByRole('button', { name: 'Rescue this recipe' }).click()
+        await page.getByText('as it would be').waitFor()
+        await page.waitForTimeout(500)
+    } },
     'raid': { size: wide, take: async (page) => {
         await page.goto('/bench')
         await page.getByRole('button', { name: /It ate something/ }).click()

@@ -34,7 +34,8 @@ final class Bowl
 
     public const FIRST_DOSE = 8;
 
-    private const FAT_SHORTENS = 0.3;
+    /** Share of the uptake lost for each g of fat on a g of flour: 3 % for each 10 %. */
+    public const FAT_SHORTENS = 0.3;
 
     /**
      * @param  list<Portion>  $portions

@@ -402,6 +402,46 @@ final class Rescue
         return $this->meetsGoals($choice, $sums) ? $cost : null;
     }
 
+    /**
+     * The least that the whole bowl can add, whatever is still chosen.
+     *
+     * @param  array<int, float>  $sums  of what is chosen
+     * @param  list<float>  $least  that is to come
+     * @param  list<float>  $most
+     * @param  int  $jobs  done, or still possible
+     */
+    public function bound(array $sums, array $least, array $most, int $jobs): float
+    {
+        $cost = 0.0;
+        $missing = $this->jobsBefore & ~$jobs;
+        if ($missing !== 0) {
+            for ($n = 0; $n < count(Jobs::NEEDED); $n++) {
+                $cost += ($missing >> $n & 1) * $this->weights['job-lost'];
+            }
+        }
+        $kcal = $sums[Bowl::KCAL] + $most[Bowl::KCAL];
+        $fat = 100 * ($sums[Bowl::FAT] + $least[Bowl::FAT]) / max(1.0, $kcal);
+        $cost += $this->weights['richer-fat'] * max(0.0, $fat - 100 * $this->before[Bowl::FAT] / max(1.0, $this->before[Bowl::KCAL]));
+        $mass = $sums[Bowl::MASS] + $most[Bowl::MASS];
+        if ($this->before[Bowl::KCAL] > 0 && $mass > 0) {
+            $cost += $this->weights['richer-kcal'] * max(0.0, ($sums[Bowl::KCAL] + $least[Bowl::KCAL]) / $mass * $this->before[Bowl::MASS] / $this->before[Bowl::KCAL] - 1);
+        }
+        if ($this->before[Bowl::UPTAKE] <= 0.0) {
+            return $cost;
+        }
+        // the shortened uptake lies between its least flour with the most fat and its most flour with the least
+        $flourLeast = $sums[Bowl::FLOUR] + $least[Bowl::FLOUR];
+        $flourMost = $sums[Bowl::FLOUR] + $most[Bowl::FLOUR];
+        $low = ($sums[Bowl::UPTAKE] + $least[Bowl::UPTAKE]) * ($flourLeast > 0 ? max(0.5, 1 - Bowl::FAT_SHORTENS * ($sums[Bowl::FAT] + $most[Bowl::FAT]) / $flourLeast) : 0.5);
+        $high = ($sums[Bowl::UPTAKE] + $most[Bowl::UPTAKE]) * ($flourMost > 0 ? max(0.5, 1 - Bowl::FAT_SHORTENS * ($sums[Bowl::FAT] + $least[Bowl::FAT]) / $flourMost) : 1.0);
+        $wetness = $this->dough->wetness ?? 0.0;
+        $dry = $wetness * $low - $sums[Bowl::WATER] - $most[Bowl::WATER];
+        $wet = $sums[Bowl::WATER] + $least[Bowl::WATER] - $wetness * $high;
+        $off = max(0.0, $dry, $wet) / max(1.0, $high);
+
+        return $cost + ($off <= self::SMALL_WETNESS ? 0.0 : min($this->weights['adjust'], $this->weights['wetness'] * ($off - self::SMALL_WETNESS)));
+    }
+
     /** @param  list<int>  $choice */
     private function hasNew(array $choice, Dog $dog): bool
     {

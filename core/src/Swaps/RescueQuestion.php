@@ -157,7 +157,7 @@ final class RescueQuestion
      */
     private function best(int $serves, ?callable $allowed = null): ?array
     {
-        return Solver::solve($this->rescue->options, $this->rescue->bowls, $serves, fn (array $choice, array $sums, float $limit): ?float => $this->rescue->rest($choice, $sums, $serves, $limit), $allowed);
+        return Solver::solve($this->rescue->options, $this->rescue->bowls, $serves, fn (array $choice, array $sums, float $limit): ?float => $this->rescue->rest($choice, $sums, $serves, $limit), $allowed, bound: $this->rescue->bound(...));
     }
 
     /** @return array{int, array{choice: list<int>, cost: float, optimal: bool}|null} the most dogs that one batch can serve */

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace MildBowl\Core\Swaps;
 
 /**
- * Branch and bound over one option a line. Costs that belong to a line alone are summed; those that depend on the whole bowl
- * are never negative, so the sum of what is chosen and of the cheapest that is left bounds every completion from below.
+ * Branch and bound over one option a line. Costs that belong to a line alone are summed; what the whole bowl adds is bounded from
+ * below by what the least and the most of everything that is left could still make of it. No completion of a branch that is cut
+ * off could cost less than the best that is known.
  */
 final class Solver
 {
@@ -26,6 +27,15 @@ final class Solver
     /** @var list<int> */
     private array $lines = [];
 
+    /** @var list<list<float>> least and most that the lines from each depth on can bring, column by column */
+    private array $least = [];
+
+    /** @var list<list<float>> */
+    private array $most = [];
+
+    /** @var list<int> jobs that the lines from each depth on can do */
+    private array $jobsLeft = [];
+
     /** @var array<int, int> option by line */
     private array $chosen = [];
 
@@ -34,8 +44,10 @@ final class Solver
      * @param  list<list<list<float>>>  $bowls  what each option brings, summed on the way down
      * @param  callable(list<int>, list<float>, float): ?float  $rest  what the whole bowl adds for one choice of options and its sums; null when it cannot
      *                                                              be, or when it comes to more than the figure given
+     * @param  (callable(array<int, float>, list<float>, list<float>, int): float)|null  $bound  the least the whole bowl can add, from its sums so far, the least and the
+     *                                                                                  most that is to come, and the jobs done or still to be done
      */
-    private function __construct(private readonly array $options, private readonly array $bowls, private readonly mixed $rest, private readonly int $most) {}
+    private function __construct(private readonly array $options, private readonly array $bowls, private readonly mixed $rest, private readonly mixed $bound, private readonly int $patience) {}
 
     /**
      * @param  list<list<Option>>  $options
@@ -43,11 +55,12 @@ final class Solver
      * @param  int  $serves  the dogs every option must serve
      * @param  callable(list<int>, list<float>, float): ?float  $rest
      * @param  callable(int, Option): bool|null  $allowed
+     * @param  (callable(array<int, float>, list<float>, list<float>, int): float)|null  $bound
      * @return array{choice: list<int>, cost: float, optimal: bool}|null
      */
-    public static function solve(array $options, array $bowls, int $serves, callable $rest, ?callable $allowed = null, int $most = 250_000): ?array
+    public static function solve(array $options, array $bowls, int $serves, callable $rest, ?callable $allowed = null, int $patience = 400_000, ?callable $bound = null): ?array
     {
-        $solver = new self($options, $bowls, $rest, $most);
+        $solver = new self($options, $bowls, $rest, $bound, $patience);
         foreach ($options as $line => $list) {
             $order = [];
             foreach ($list as $index => $option) {
@@ -63,7 +76,7 @@ final class Solver
         }
         $solver->run();
 
-        return $solver->found === null ? null : ['choice' => $solver->found, 'cost' => $solver->best, 'optimal' => $solver->visited < $most];
+        return $solver->found === null ? null : ['choice' => $solver->found, 'cost' => $solver->best, 'optimal' => $solver->visited < $patience];
     }
 
     private function run(): void
@@ -78,8 +91,37 @@ final class Solver
             $sum += $this->cheapest($line);
         }
         $this->left = array_reverse($left);
+        $this->prepareBounds();
         $this->chosen = array_fill(0, count($this->options), 0);
-        $this->descend(0, 0.0, array_fill(0, count($this->bowls[0][0] ?? []), 0.0));
+        $this->descend(0, 0.0, 0, array_fill(0, count($this->bowls[0][0] ?? []), 0.0));
+    }
+
+    /** What the lines after each depth can bring at least and at most. */
+    private function prepareBounds(): void
+    {
+        $columns = count($this->bowls[0][0] ?? []);
+        $least = $most = array_fill(0, $columns, 0.0);
+        $jobs = 0;
+        $leasts = $mosts = $jobsLeft = [];
+        foreach (array_reverse($this->lines) as $line) {
+            $leasts[] = $least;
+            $mosts[] = $most;
+            $jobsLeft[] = $jobs;
+            $low = array_fill(0, $columns, INF);
+            $high = array_fill(0, $columns, 0.0);
+            foreach ($this->order[$line] as $index) {
+                $jobs |= $this->options[$line][$index]->jobs;
+                foreach ($this->bowls[$line][$index] as $n => $amount) {
+                    $low[$n] = min($low[$n], $amount);
+                    $high[$n] = max($high[$n], $amount);
+                }
+            }
+            $least = array_map(static fn (float $sum, float $own): float => $sum + $own, $least, $low);
+            $most = array_map(static fn (float $sum, float $own): float => $sum + $own, $most, $high);
+        }
+        $this->least = array_reverse($leasts);
+        $this->most = array_reverse($mosts);
+        $this->jobsLeft = array_reverse($jobsLeft);
     }
 
     private function cheapest(int $line): float
@@ -88,7 +130,7 @@ final class Solver
     }
 
     /** @param  array<int, float>  $sums */
-    private function descend(int $depth, float $cost, array $sums): void
+    private function descend(int $depth, float $cost, int $jobs, array $sums): void
     {
         if ($depth === count($this->lines)) {
             $rest = ($this->rest)(array_values($this->chosen), array_values($sums), $this->best - $cost);
@@ -101,7 +143,7 @@ final class Solver
         }
         $line = $this->lines[$depth];
         foreach ($this->order[$line] as $index) {
-            if (++$this->visited >= $this->most) {
+            if (++$this->visited >= $this->patience) {
                 return;
             }
             $sum = $cost + $this->options[$line][$index]->cost;
@@ -114,7 +156,11 @@ final class Solver
             foreach ($this->bowls[$line][$index] as $n => $amount) {
                 $bowl[$n] += $amount;
             }
-            $this->descend($depth + 1, $sum, $bowl);
+            $done = $jobs | $this->options[$line][$index]->jobs;
+            if ($this->bound !== null && $sum + $this->left[$depth] + ($this->bound)($bowl, $this->least[$depth], $this->most[$depth], $done | $this->jobsLeft[$depth]) >= $this->best - 1e-9) {
+                continue;
+            }
+            $this->descend($depth + 1, $sum, $done, $bowl);
         }
     }
 }

@@ -1,6 +1,6 @@
 import type {
     Choices, ConfirmationRecord, Dog, FormulateAnswer, FormulateRequest, KeptFood, KeptName, Kitchen, LabelAnswer, LabelRequest, LabelShelf, Offer, OpenKitchen, OwnFood, Problem, Product, RaidAnswer, RaidRequest, ReadAnswer,
-    Recipe, RuleBook,
+    DoughAnswer, DoughRequest, KeptSwap, OwnSwap, Recipe, RescueAnswer, RescueRequest, RuleBook, SwapsAnswer, SwapsRequest,
 } from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
@@ -72,6 +72,11 @@ export const api = {
     read: (content: string) => ask<ReadAnswer>('POST', 'read', { version: 1, content, explain: true }),
     label: (request: LabelRequest, signal?: AbortSignal) => ask<LabelAnswer>('POST', 'label', request, signal),
     raid: (request: RaidRequest) => ask<RaidAnswer>('POST', 'raid', request),
+    rescue: (request: RescueRequest) => ask<RescueAnswer>('POST', 'rescue', request),
+    swaps: (request: SwapsRequest) => ask<SwapsAnswer>('POST', 'swaps', request),
+    dough: (request: DoughRequest) => ask<DoughAnswer>('POST', 'dough', request),
+    rateSwap: (swap: OwnSwap) => ask<KeptSwap>('POST', 'own-swaps', swap),
+    removeSwap: (id: string) => ask<undefined>('DELETE', `own-swaps/${id}`),
     rules: () => ask<RuleBook>('GET', 'rules'),
     search: (words: string) => ask<Offer[]>('GET', `search?${new URLSearchParams({ words }).toString()}`),
     formulate: (request: FormulateRequest, signal?: AbortSignal) => ask<FormulateAnswer>('POST', 'formulate', request, signal),

@@ -14,10 +14,12 @@ import { useSheet } from './useSheet'
 
 /** The bench: the recipe as a sheet of paper that answers back. */
 const kitchen = useKitchen()
-const { sheet, answer, refusal, silent, keeping, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay } = useSheet()
+const { sheet, answer, refusal, silent, keeping, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, undoSwap, taken } = useSheet()
 start()
 
 const ClipDialog = defineAsyncComponent(() => import('../clip/ClipDialog.vue'))
+const RescueDialog = defineAsyncComponent(() => import('../swaps/RescueDialog.vue'))
+const rescuing = ref(false)
 const showsMade = ref(false)
 const clips = ref(false)
 const doubts = computed(() => answer.value?.explain?.doubts ?? [])
@@ -93,6 +95,9 @@ useEventListener(document, 'keydown', (event) => {
     if (to !== null) {
         document.querySelector<HTMLElement>(to)?.focus()
         event.preventDefault()
+    } else if (key === 'r') {
+        event.preventDefault()
+        rescuing.value = true
     } else if (key === 's') {
         event.preventDefault()
         if (sheet.value.recipeId === null) void keepAsNew()
@@ -135,6 +140,7 @@ useEventListener(document, 'keydown', (event) => {
                     <p class="verdict__words">{{ verdict.words }}</p>
                     <p v-if="poisons > 0" class="verdict__poison">{{ poisons }} line{{ poisons === 1 ? '' : 's' }} must be swapped or taken out: no amount is acceptable.</p>
                     <p class="verdict__checked">{{ checked }}</p>
+                    <p class="verdict__acts"><v-btn variant="tonal" @click="rescuing = true">{{ verdict.stop ? 'Rescue this recipe' : 'Change it towards a goal' }}</v-btn><v-btn v-if="taken.length > 0" @click="undoSwap">Undo: {{ taken[taken.length - 1]?.says }}</v-btn></p>
                 </div>
                 <template v-if="answer !== null && answer.lines.length > 0">
                     <ul v-if="answer.rations.length > 0" class="rations" aria-label="Rations">
@@ -159,6 +165,7 @@ useEventListener(document, 'keydown', (event) => {
                 </details>
             </aside>
         </div>
+        <RescueDialog v-model="rescuing" />
         <ClipDialog v-model="clips" @take="lay" @keep="keepAll" />
     </div>
 </template>

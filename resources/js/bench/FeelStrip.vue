@@ -1,9 +1,31 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { api } from '../api/client'
 import type { FormulateAnswer } from '../api/types.generated'
+import { wordsOf } from '../kitchen/useKitchen'
+import { useSheet } from './useSheet'
 
 /** From crumbs to batter: where this dough stands. */
 const props = defineProps<{ batch: FormulateAnswer['batch'] }>()
+
+const { question } = useSheet()
+const FEELS = ['crumbles', 'stiff, rolls with effort', 'rolls cleanly', 'tacky, drop or ball', 'spread in a tray', 'a batter']
+const felt = ref('')
+const wanted = ref('rolls cleanly')
+const advice = ref<string | null>(null)
+
+async function advise(): Promise<void> {
+    const asked = question()
+    if (asked === null || felt.value === '') {
+        advice.value = null
+        return
+    }
+    try {
+        advice.value = (await api.dough({ ...asked, feels: felt.value, wants: wanted.value })).says
+    } catch (error) {
+        advice.value = wordsOf(error)
+    }
+}
 
 const stops = [
     { upTo: 0.75, word: 'crumbles' }, { upTo: 0.92, word: 'stiff' }, { upTo: 1.08, word: 'rolls' },
@@ -37,5 +59,12 @@ const place = computed(() => {
             </g>
             <path :d="`M${place.percent * 6} 14 l-7 -13 h14 z`" class="needle" />
         </svg>
+        <details class="assumed"><summary>Too wet, too dry?</summary>
+            <div class="fields">
+                <label class="plain"><span>Under your hand it</span><select v-model="felt" @change="advise"><option value="">choose</option><option v-for="one in FEELS" :key="one" :value="one">{{ one }}</option></select></label>
+                <label class="plain"><span>You want</span><select v-model="wanted" @change="advise"><option v-for="one in FEELS" :key="one" :value="one">{{ one }}</option></select></label>
+            </div>
+            <p v-if="advice !== null" role="status">{{ advice }}</p>
+        </details>
     </figure>
 </template>

@@ -4,6 +4,7 @@ import type { FormulateAnswer, Ration } from '../api/types.generated'
 import { figure, pieces } from '../ui/format'
 import { told } from '../ui/levels'
 import FindingMark from '../ui/FindingMark.vue'
+import PieceDots from '../ui/PieceDots.vue'
 import { LEVELS } from '../ui/levels'
 import FindingCard from './FindingCard.vue'
 import type { Confirmation, Saying } from './useSheet'
@@ -13,17 +14,9 @@ const props = defineProps<{ ration: Ration, verdict: FormulateAnswer['verdict'][
 const emit = defineEmits<{ confirm: [one: Saying], takeBack: [one: Confirmation] }>()
 const open = ref(false)
 
-const MOST_DRAWN = 24
 const shown = computed(() => props.ration.piecesPerDay ?? 0)
 const ifCleared = computed(() => props.ration.ifCleared ?? 0)
 const ghost = computed(() => shown.value === 0 && ifCleared.value > 0)
-const drawn = computed(() => {
-    const count = ghost.value ? ifCleared.value : shown.value
-    const whole = Math.min(Math.floor(count), MOST_DRAWN)
-
-    return { whole, part: whole < MOST_DRAWN ? Math.round((count - Math.floor(count)) * 4) : 0, more: count > MOST_DRAWN }
-})
-const PARTS = ['', 'M8 8 V1 A7 7 0 0 1 15 8z', 'M8 1 A7 7 0 0 1 8 15z', 'M8 8 H1 A7 7 0 1 0 8 1z']
 const notes = computed(() => told(props.verdict?.findings ?? []))
 
 const words = computed(() => {
@@ -41,11 +34,7 @@ const words = computed(() => {
             <span class="ration__dog">{{ ration.dog }}</span>
             <span class="ration__words">{{ words }}</span>
         </button>
-        <div class="ration__pieces" aria-hidden="true">
-            <svg v-for="i in drawn.whole" :key="i" viewBox="0 0 16 16" :class="{ ghost }"><circle cx="8" cy="8" r="7" /></svg>
-            <svg v-if="drawn.part > 0" viewBox="0 0 16 16" :class="{ ghost }"><circle cx="8" cy="8" r="7" class="hollow" /><path :d="PARTS[drawn.part]" /></svg>
-            <span v-if="drawn.more" class="ration__more">and more</span>
-        </div>
+        <PieceDots class="ration__pieces" :count="ghost ? ifCleared : shown" :ghost="ghost" />
         <p class="ration__held">
             <template v-if="verdict?.cleared">held by {{ ration.explain?.shows }}<template v-if="ration.holdBackGrams !== null && ration.holdBackGrams > 0"> · hold back {{ figure(ration.holdBackGrams) }} g of its meal</template></template>
             <template v-else-if="notes.length === 0">waits for what is marked on the sheet</template>

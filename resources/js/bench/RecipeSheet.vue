@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import type { FormulateAnswer, Product } from '../api/types.generated'
+import type { AnswerLine, FormulateAnswer, Product } from '../api/types.generated'
 import SheetLine from './SheetLine.vue'
 import type { Binding, Confirmation, Saying } from './useSheet'
 
@@ -30,6 +30,12 @@ const ofRow = computed(() => rows.value.map((row, index) => {
 
     return { lines, kind, findings: [...lines.flatMap((line) => line.findings), ...steps.flatMap((step) => step.findings)] }
 }))
+
+function numberOf(line: AnswerLine | undefined): number | null {
+    const number = line === undefined ? -1 : (props.answer?.lines ?? []).indexOf(line)
+
+    return number === -1 ? null : number
+}
 
 function remember(): void {
     if (undone[undone.length - 1] !== text.value) undone.push(text.value)
@@ -96,7 +102,7 @@ function undo(event: KeyboardEvent): void {
             :findings="ofRow[index]?.findings ?? []" :waiting="false" :amounts-as="amountsAs" :label="`${label}, line ${index + 1}`" :placeholder="index === 0 && rows.length === 1 ? placeholder : undefined"
             @write="write(index, $event)" @split="(before, after) => split(index, before, after)" @join="join(index)" @go="(by, column) => go(index, by, column)"
             @move="move(index, $event)" @paste="(before, lines, after) => paste(index, before, lines, after)" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" @bind="emit('bind', row.trim(), $event)" @name="(words, ingredient) => emit('name', words, ingredient)"
-            :products="products ?? []" :bound-to="bound?.find((one) => one.line === row.trim())?.productId ?? null"
+            :line-number="part === 'list' && ofRow[index]?.lines.length === 1 ? numberOf(ofRow[index]?.lines[0]) : null" :products="products ?? []" :bound-to="bound?.find((one) => one.line === row.trim())?.productId ?? null"
         />
     </ol>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import type { AnswerLine, Finding, Product } from '../api/types.generated'
+import type { AnswerLine, Candidate, Finding, Product } from '../api/types.generated'
 import FindingMark from '../ui/FindingMark.vue'
 import { grams as inGrams, figure } from '../ui/format'
 import { inShort, told } from '../ui/levels'
+import SwapPanel from '../swaps/SwapPanel.vue'
 import FindingCard from './FindingCard.vue'
 import type { Confirmation, Saying } from './useSheet'
 
@@ -20,6 +21,7 @@ const props = defineProps<{
     placeholder?: string
     products: Product[]
     boundTo: string | null
+    lineNumber: number | null
 }>()
 
 const emit = defineEmits<{
@@ -37,6 +39,8 @@ const emit = defineEmits<{
 
 const field = ref<HTMLTextAreaElement | null>(null)
 const open = ref(false)
+const swapping = ref(false)
+const instead = ref<string | null>(null)
 const shown = computed(() => told(props.findings))
 const explained = computed(() => props.lines.flatMap((line) => line.explain?.made ?? []))
 const words = computed(() => props.lines.flatMap((line) => line.explain?.words ?? []))
@@ -46,6 +50,24 @@ const offers = computed(() => props.lines.flatMap((line) => line.explain?.neares
 const unread = computed(() => props.lines.flatMap((line) => line.ingredient === null ? (line.explain?.words ?? []).filter((word) => word.role === 'unread').map((word) => word.text) : line.explain?.unread ?? []).join(' '))
 const bindable = computed(() => props.products.length > 0 && (props.boundTo !== null || props.findings.some((one) => one.level === 'check-label')))
 const canOpen = computed(() => shown.value.length > 0 || explained.value.length > 0 || words.value.length > 0)
+/** The number of the line in the recipe; a row told in sentences holds several and is rescued whole. */
+const swappable = computed(() => props.kind === 'line' && props.lines.length === 1 && props.lines[0]?.ingredient !== null && props.lineNumber !== null)
+
+function swapAway(): void {
+    open.value = true
+    swapping.value = true
+}
+
+function look(candidate: Candidate | null): void {
+    instead.value = candidate === null ? null : candidate.action === 'remove' ? 'left out' : candidate.texts.join(' and ')
+}
+
+function stopSwapping(): void {
+    swapping.value = false
+    instead.value = null
+    field.value?.focus()
+}
+
 const ROLES = { amount: 'amount', ingredient: 'food', form: 'form', unread: 'not understood' }
 
 function amount(line: AnswerLine): string {
@@ -74,6 +96,9 @@ function onKey(event: KeyboardEvent): void {
     } else if (event.key === 'ArrowDown' && onEdge(input, 'last')) {
         event.preventDefault()
         emit('go', 1, from)
+    } else if (event.altKey && event.key.toLowerCase() === 'w') {
+        event.preventDefault()
+        if (swappable.value) swapAway()
     } else if (event.altKey && event.key.toLowerCase() === 'f') {
         event.preventDefault()
         open.value = !open.value
@@ -127,8 +152,11 @@ defineExpose({ focus })
                 </span>
             </button>
         </div>
-        <div v-if="open && canOpen" class="row__more">
+        <p v-if="swapping && instead !== null" class="row__instead"><del>{{ text.trim() }}</del> <ins>{{ instead }}</ins></p>
+        <SwapPanel v-if="swapping && lineNumber !== null" class="row__swaps" :index="lineNumber" :text="text" @close="stopSwapping" @look="look" />
+        <div v-if="open && canOpen && !swapping" class="row__more">
             <FindingCard v-for="one in shown" :key="one.finding.code + one.finding.message" :told="one" :line="text.trim()" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
+            <p v-if="swappable && !swapping"><v-btn variant="tonal" @click="swapping = true">Swap this line</v-btn></p>
             <p v-for="one in poison" :key="one" class="card__figure row__poison">{{ one }}</p>
             <div v-if="offers.length > 0" class="offers">
                 <p>Did you mean one of these? The kitchen remembers your answer.</p>

@@ -34,6 +34,7 @@ export interface Sheet {
     texture: NonNullable<Recipe['texture']>
     confirmed: Confirmation[]
     bound: Binding[]
+    parentId: string | null
     source: string | null
     yield: string | null
     prepMinutes: number | null
@@ -43,7 +44,7 @@ export interface Sheet {
 export type Keeping = 'blank' | 'browser' | 'keeping' | 'kept' | 'failed'
 
 const BLANK: Sheet = {
-    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], source: null, yield: null, prepMinutes: null, bakeMinutes: null,
+    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null,
     cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 }, texture: 'biscuit',
 }
 
@@ -61,6 +62,9 @@ let running: AbortController | null = null
 let turn = 0
 let started = false
 let onShelf = ''
+
+/** Swaps and rescues taken, so that each can be undone in one step. */
+const taken = ref<{ before: Sheet, says: string }[]>([])
 // The sheet outlives the page it is shown on: a baker who looks up a dog comes back to a bench that still answers.
 const lasting = effectScope(true)
 
@@ -166,8 +170,8 @@ export function useSheet() {
 
     async function keepAsNew(): Promise<void> {
         keeping.value = 'keeping'
-        const { title, text, steps, cut, texture, source, prepMinutes, bakeMinutes } = sheet.value
-        const given = { source, yield: sheet.value.yield, prepMinutes, bakeMinutes }
+        const { title, text, steps, cut, texture, source, prepMinutes, bakeMinutes, parentId } = sheet.value
+        const given = { parentId, source, yield: sheet.value.yield, prepMinutes, bakeMinutes }
         try {
             const kept = await kitchen.keepRecipe(null, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, ...given })
             sheet.value.recipeId = kept.id
@@ -181,7 +185,7 @@ export function useSheet() {
 
     function openRecipe(recipe: Recipe): void {
         sheet.value = {
-            recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [],
+            recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [], parentId: recipe.parentId,
             source: recipe.source, yield: recipe.yield, prepMinutes: recipe.prepMinutes, bakeMinutes: recipe.bakeMinutes,
             cut: recipe.cut ?? { ...BLANK.cut }, texture: recipe.texture ?? BLANK.texture,
         }
@@ -212,6 +216,27 @@ export function useSheet() {
         sheet.value.confirmed = sheet.value.confirmed.filter((other) => !same(other))
     }
 
+    /** The question as the sheet stands, for whoever asks something else about it. */
+    function question(): FormulateRequest | null {
+        return request?.value ?? null
+    }
+
+    /**
+     * Takes a swap or a rescue: the sheet becomes a new version of what it was. A kept recipe stays on the shelf as its parent.
+     */
+    function takeSwap(text: string, steps: string, says: string): void {
+        const before = JSON.parse(JSON.stringify(sheet.value)) as Sheet
+        taken.value.push({ before, says })
+        const isKept = before.recipeId !== null
+        sheet.value = { ...before, text, steps, recipeId: null, parentId: isKept ? before.recipeId : before.parentId, title: isKept && before.title !== '' ? `${before.title.replace(/, changed$/, '')}, changed` : before.title }
+        keeping.value = 'browser'
+    }
+
+    function undoSwap(): void {
+        const last = taken.value.pop()
+        if (last !== undefined) sheet.value = last.before
+    }
+
     /** Binds a line to a product, or lets it go. */
     function bind(line: string, productId: string | null): void {
         sheet.value.bound = sheet.value.bound.filter((one) => one.line !== line)
@@ -226,5 +251,5 @@ export function useSheet() {
         }
     }
 
-    return { sheet, answer, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay }
+    return { sheet, answer, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, question, takeSwap, undoSwap, taken }
 }

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, KitchenProblem, type DogFields, type KitchenFields, type ProductFields, type RecipeFields } from '../api/client'
-import type { Choices, Dog, KeptFood, KeptName, Kitchen, OwnFood, Product, Recipe, TableDog } from '../api/types.generated'
+import type { Choices, Dog, KeptFood, KeptName, KeptSwap, Kitchen, OwnFood, OwnSwap, Product, Recipe, TableDog } from '../api/types.generated'
 
 /** The open kitchen: its house rules, its dogs and its recipes. */
 export const useKitchen = defineStore('kitchen', () => {
@@ -11,6 +11,7 @@ export const useKitchen = defineStore('kitchen', () => {
     const products = ref<Product[]>([])
     const names = ref<KeptName[]>([])
     const foods = ref<KeptFood[]>([])
+    const swaps = ref<KeptSwap[]>([])
     const choices = ref<Choices | null>(null)
     const trouble = ref<string | null>(null)
 
@@ -25,6 +26,7 @@ export const useKitchen = defineStore('kitchen', () => {
             products.value = opened.products
             names.value = opened.names
             foods.value = opened.foods
+            swaps.value = opened.swaps
             choices.value = chosen
             trouble.value = null
         } catch (error) {
@@ -103,13 +105,23 @@ export const useKitchen = defineStore('kitchen', () => {
         foods.value = foods.value.filter((one) => one.id !== id)
     }
 
+    async function rateSwap(swap: OwnSwap): Promise<void> {
+        const kept = await api.rateSwap(swap)
+        swaps.value = [...swaps.value.filter((one) => one.id !== kept.id), kept]
+    }
+
+    async function removeSwap(id: string): Promise<void> {
+        await api.removeSwap(id)
+        swaps.value = swaps.value.filter((one) => one.id !== id)
+    }
+
     async function change(fields: KitchenFields): Promise<void> {
         kitchen.value = await api.changeKitchen(fields)
     }
 
     return {
-        kitchen, dogs, recipes, products, names, foods, choices, trouble, atTable, open, seat, keepDog, removeDog, keepRecipe, removeRecipe,
-        keepProduct, removeProduct, keepName, removeName, keepFood, removeFood, change,
+        kitchen, dogs, recipes, products, names, foods, swaps, choices, trouble, atTable, open, seat, keepDog, removeDog, keepRecipe, removeRecipe,
+        keepProduct, removeProduct, keepName, removeName, keepFood, removeFood, rateSwap, removeSwap, change,
     }
 })
 

@@ -7,6 +7,8 @@ const keys = [
     ['↑ ↓', 'to the line above or below'],
     ['Alt + ↑ ↓', 'moves the line'],
     ['Alt + F', 'opens what was found on this line'],
+    ['Alt + W', 'what may stand in for this line; ↑ ↓ walk, Enter takes, Esc leaves'],
+    ['Alt + R', 'rescues the whole recipe'],
     ['Alt + D', 'to the dogs at the table'],
     ['Alt + C', 'to the cut'],
     ['Alt + S', 'keeps the sheet on the shelf'],
