@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace MildBowl\Core\Baking;
 
 use MildBowl\Core\Data;
+use MildBowl\Core\Kitchen\ReadLine;
+use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Pantry\Weigher;
 use MildBowl\Core\Range;
 
 /** One weighed food of a batch, with what it brings. */
@@ -28,6 +31,14 @@ final readonly class Portion
         private string $calorieConvention,
     ) {
         $this->substances = $this->measured();
+    }
+
+    /** A line as it is weighed; null where it has no food or no amount. */
+    public static function read(ReadLine $line, int $index, Weigher $weigher, string $calorieConvention): ?self
+    {
+        $grams = $line->ingredient === null ? null : $weigher->weigh($line);
+
+        return $line->ingredient === null || $grams === null ? null : new self($index, Catalogue::get($line->ingredient), $grams, $calorieConvention);
     }
 
     /** kcal per 100 g in the chosen convention; null when the composition is unknown. */

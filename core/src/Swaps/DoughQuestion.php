@@ -10,7 +10,6 @@ use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Formulate\RequestRefused;
 use MildBowl\Core\Kitchen\RecipeReader;
-use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Weigher;
 
 /** Too wet or too dry while mixing: how much water or flour brings the dough from what the hand feels to what is wanted. */
@@ -42,11 +41,9 @@ final class DoughQuestion
         $recipe = RecipeReader::read($request->text, '');
         $portions = [];
         foreach ($recipe->lines as $index => $line) {
-            $grams = $line->ingredient === null ? null : $weigher->weigh($line);
-            if ($line->ingredient !== null && $grams !== null) {
-                $portions[] = new Portion($index, Catalogue::get($line->ingredient), $grams, '4-9-4');
-            }
+            $portions[] = Portion::read($line, $index, $weigher, '4-9-4');
         }
+        $portions = array_values(array_filter($portions));
         $bowl = Bowl::of($portions, []);
         $uptake = Bowl::shortened($bowl);
         if ($uptake <= 0.0) {

@@ -83,4 +83,19 @@ final class Jobs
 
         return $row === null ? 0.0 : $row[0] * $portion->grams->best;
     }
+
+    /**
+     * Bit n is set for NEEDED[n].
+     *
+     * @param  list<string>  $jobs
+     */
+    public static function bits(array $jobs): int
+    {
+        $bits = 0;
+        foreach (self::NEEDED as $n => $job) {
+            $bits |= in_array($job, $jobs, true) ? 1 << $n : 0;
+        }
+
+        return $bits;
+    }
 }

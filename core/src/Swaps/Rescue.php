@@ -9,40 +9,23 @@ use MildBowl\Core\Baking\Portion;
 use MildBowl\Core\Data;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Kitchen\LineReader;
-use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Kitchen\ReadRecipe;
-use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Pantry\Weigher;
-use MildBowl\Core\Screening\Circumstances;
-use MildBowl\Core\Screening\Finding;
-use MildBowl\Core\Screening\Level;
-use MildBowl\Core\Screening\Screener;
 
 /**
  * One recipe, the dogs at the table and what they are to become: the options of every line, and what a whole choice of them costs.
  */
 final class Rescue
 {
-    public const MOST_CANDIDATES = 12;
-
     private const SMALL_WETNESS = 0.05;
 
     /** Share of water from which a line can be poured more or less of. */
     private const WATERY = 0.8;
 
-    /** Share of a bowl that may not simply be left out. */
-    private const MUST_STAY = 0.25;
-
     /** @var array<string, float> */
     private readonly array $weights;
 
-    private readonly Weigher $weigher;
-
     private readonly LineWriter $writer;
-
-    private readonly Screener $screener;
 
     public readonly Table $table;
 
@@ -79,18 +62,17 @@ final class Rescue
         private readonly Request $request,
         public readonly ReadRecipe $recipe,
         public readonly Goals $goals,
-        private readonly array $dislikes,
-        private readonly array $atHand,
+        array $dislikes,
+        array $atHand,
         ?array $weights = null,
-        private readonly array $own = [],
+        array $own = [],
     ) {
         $this->weights = $weights ?? Data::tables()['rescueWeights'];
-        $this->weigher = new Weigher($request->policy->units);
-        $this->writer = new LineWriter($this->weigher, LineWriter::isByWeight(...$recipe->lines));
-        $this->screener = new Screener(new Circumstances($request->dogs, $request->texture()->id, $request->texture()->isHeated, $request->policy->garlic, $request->policy->pseudoGrains === 'grain'));
+        $weigher = new Weigher($request->policy->units);
+        $this->writer = new LineWriter($weigher, LineWriter::isByWeight(...$recipe->lines));
         $this->table = new Table($request->dogs, $request->policy, $request->cutOrCount());
         foreach ($recipe->lines as $index => $line) {
-            $this->portions[] = $this->portion($line, $index);
+            $this->portions[] = Portion::read($line, $index, $weigher, $request->policy->calorieConvention);
         }
         $this->dough = new Dough(array_values(array_filter($this->portions)));
         $this->density = $this->dough->density();
@@ -98,22 +80,15 @@ final class Rescue
         $this->meatFirst = $this->isMeatFirst($this->dough->portions);
         $this->jobs = $jobs = Jobs::of($this->dough->portions);
         foreach ($jobs as $does) {
-            $this->jobsBefore |= self::bits($does);
+            $this->jobsBefore |= Jobs::bits($does);
         }
+        $maker = new LineOptions($request, $goals, $dislikes, $atHand, $this->weights, $own, $weigher, $this->writer, $this->dough);
         $options = [];
         foreach ($recipe->lines as $index => $line) {
-            $own = $this->optionsOf($line, $index, $jobs[$index] ?? []);
-            $options[] = $own;
-            $this->bowls[] = array_map(fn (Option $option): array => Bowl::of($option->portions, $this->table->substances), $own);
+            $options[] = $ofLine = $maker->of($line, $this->portions[$index], $jobs[$index] ?? []);
+            $this->bowls[] = array_map(fn (Option $option): array => Bowl::of($option->portions, $this->table->substances), $ofLine);
         }
         $this->options = $options;
-    }
-
-    private function portion(ReadLine $line, int $index): ?Portion
-    {
-        $grams = $line->ingredient === null ? null : $this->weigher->weigh($line);
-
-        return $line->ingredient === null || $grams === null ? null : new Portion($index, Catalogue::get($line->ingredient), $grams, $this->request->policy->calorieConvention);
     }
 
     /** @return list<string> lines that must be settled by the person before anything can be worked out */
@@ -127,189 +102,6 @@ final class Rescue
         }
 
         return $unread;
-    }
-
-    /**
-     * @param  list<string>  $jobs
-     * @return list<Option>
-     */
-    private function optionsOf(ReadLine $line, int $index, array $jobs): array
-    {
-        $portion = $this->portions[$index];
-        $all = (1 << count($this->request->dogs)) - 1;
-        $keep = new Option(Option::KEEP, [$line->text], $portion === null ? [] : [$portion], 0.0, $this->serves($line), '', [], self::bits($jobs), []);
-        if ($portion === null) {
-            return [$keep];
-        }
-        $options = [];
-        foreach ($this->rewritings($line, $portion) as $option) {
-            $options[] = $option;
-        }
-        foreach (SwapTable::for($portion->ingredient, $this->own) as $swap) {
-            $option = $this->swapped($line, $portion, $swap);
-            if ($option !== null) {
-                $options[] = $option;
-            }
-        }
-        usort($options, static fn (Option $a, Option $b): int => $a->cost <=> $b->cost);
-        $options = array_slice($options, 0, self::MOST_CANDIDATES - 2);
-        if ($this->mayBeLeftOut($portion, $jobs)) {
-            $options[] = new Option(Option::REMOVE, [], [], $this->weights['remove'], $all, $this->why($line).' Nothing else in the dough depends on it.', [], 0, []);
-        }
-
-        return [$keep, ...$options];
-    }
-
-    /**
-     * The line with one of the foods it offers, or with its food named plainly.
-     *
-     * @return list<Option>
-     */
-    private function rewritings(ReadLine $line, Portion $portion): array
-    {
-        $options = [];
-        foreach ($line->alternatives as $alternative) {
-            if (Catalogue::get($alternative)->composition !== null) {
-                $options[] = $this->written(Option::SWAP, [$this->writer->write($alternative, $portion->grams->best, $line)], 0.0, $this->why($line).' The recipe offers it itself.');
-            }
-        }
-        if ($line->alternatives !== [] || $line->others !== [] || $line->condition !== null || $line->forms !== []) {
-            $options[] = $this->written(Option::ADJUST, [$this->writer->write($portion->ingredient->id, $portion->grams->best, $line)], 0.02, $this->why($line).' Written plainly, with nothing else in it.');
-        }
-
-        return array_values(array_filter($options));
-    }
-
-    private function swapped(ReadLine $line, Portion $portion, Swap $swap): ?Option
-    {
-        $texts = [];
-        foreach ($swap->in as $id => $ratio) {
-            $texts[] = $this->writer->write($id, $portion->grams->best * $ratio, $line);
-        }
-        if ($texts === []) {
-            return null;
-        }
-
-        return $this->written(Option::SWAP, $texts, $swap->rank * $this->weights['rank'], $this->why($line).' '.ucfirst($swap->note).'.');
-    }
-
-    /** @param  list<string>  $texts */
-    private function written(string $action, array $texts, float $rank, string $reason): ?Option
-    {
-        $portions = $labels = $newTo = [];
-        $serves = (1 << count($this->request->dogs)) - 1;
-        $jobs = 0;
-        $cost = $this->weights['change'] + $rank + (count($texts) - 1) * $this->weights['add'];
-        foreach ($texts as $text) {
-            $line = LineReader::read($text, 0, null);
-            $portion = $this->portion($line, -1);
-            if ($portion === null || $portion->ingredient->composition === null || $line->unread !== []) {
-                return null;
-            }
-            $portions[] = $portion;
-            $serves &= $this->serves($line);
-            $jobs |= self::bits(Jobs::can($portion->ingredient));
-            foreach ($this->screener->line($line, $portion->grams) as $finding) {
-                if ($finding->level === Level::CheckLabel) {
-                    $labels[$finding->message] = true;
-                }
-            }
-            foreach ($this->request->dogs as $dog) {
-                if (array_filter($dog->newIngredients, $portion->ingredient->isCoveredBy(...)) !== []) {
-                    $newTo[] = $dog->name;
-                    $cost += $this->weights['new'];
-                }
-                if ($this->isDisliked($portion->ingredient, $dog)) {
-                    $cost += $this->weights['dislike'];
-                }
-            }
-            if ($this->atHand !== [] && ! in_array($portion->ingredient->id, $this->atHand, true) && $portion->ingredient->id !== 'water') {
-                $cost += $this->weights['not-at-hand'];
-            }
-        }
-        if ($serves === 0 && $this->request->dogs !== []) {
-            return null;
-        }
-
-        return new Option($action, $texts, $portions, $cost + count($labels) * $this->weights['label'], $serves, trim($reason), array_keys($labels), $jobs, array_values(array_unique($newTo)));
-    }
-
-    private function isDisliked(Ingredient $food, Dog $dog): bool
-    {
-        foreach ($this->dislikes[$dog->name] ?? [] as $refused) {
-            // "raw apple" is refused raw and eaten baked
-            if (str_starts_with(mb_strtolower($refused), 'raw ') && $this->request->texture()->isHeated) {
-                continue;
-            }
-            $id = Catalogue::resolveGroupOrId((string) preg_replace('/^(raw|baked|cooked)\s+/i', '', $refused));
-            if ($id !== null && $food->isCoveredBy($id)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** The dogs that may have what a line says, labels and doses aside. */
-    private function serves(ReadLine $line): int
-    {
-        $serves = (1 << count($this->request->dogs)) - 1;
-        foreach ($this->blocking($line) as $finding) {
-            foreach ($this->request->dogs as $n => $dog) {
-                if ($finding->concerns($dog->name)) {
-                    $serves &= ~(1 << $n);
-                }
-            }
-        }
-        foreach ($line->foods() as $id) {
-            if ($this->goals->forbids(Catalogue::get($id), $this->request->policy->pseudoGrains === 'grain')) {
-                return 0;
-            }
-            foreach ($this->request->dogs as $n => $dog) {
-                if (in_array($dog->name, $this->goals->nothingNewFor, true) && array_filter($dog->newIngredients, Catalogue::get($id)->isCoveredBy(...)) !== []) {
-                    $serves &= ~(1 << $n);
-                }
-            }
-        }
-
-        return $serves;
-    }
-
-    /** @return list<Finding> */
-    private function blocking(ReadLine $line): array
-    {
-        $grams = $line->ingredient === null ? null : $this->weigher->weigh($line);
-
-        return array_values(array_filter($this->screener->line($line, $grams), fn (Finding $finding): bool => $finding->level->blocks() && $finding->level !== Level::CheckLabel && ! $this->request->isConfirmed($finding, $line->text)));
-    }
-
-    private function why(ReadLine $line): string
-    {
-        $findings = $this->blocking($line);
-        if ($findings === []) {
-            return '';
-        }
-
-        return $findings[0]->message;
-    }
-
-    /** @param  list<string>  $jobs */
-    private function mayBeLeftOut(Portion $portion, array $jobs): bool
-    {
-        $mass = $this->dough->grams->best;
-
-        return $mass > 0 && $portion->grams->best < self::MUST_STAY * $mass && ! (in_array('bulk', $jobs, true) && $portion->grams->best > 0.15 * $mass);
-    }
-
-    /** @param  list<string>  $jobs */
-    private static function bits(array $jobs): int
-    {
-        $bits = 0;
-        foreach (Jobs::NEEDED as $n => $job) {
-            $bits |= in_array($job, $jobs, true) ? 1 << $n : 0;
-        }
-
-        return $bits;
     }
 
     /** @param  list<Portion>  $portions */

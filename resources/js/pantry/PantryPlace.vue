@@ -3,10 +3,11 @@ import { ref } from 'vue'
 import ConfirmationRecords from './ConfirmationRecords.vue'
 import LabelReader from './LabelReader.vue'
 import OwnPantry from './OwnPantry.vue'
+import OwnSwaps from './OwnSwaps.vue'
 import ProductShelf from './ProductShelf.vue'
 
 /** The pantry: labels that were read, the kitchen's own foods and words, and what people confirmed. */
-const tabs = ['Labels', 'Own foods and words', 'What was confirmed'] as const
+const tabs = ['Labels', 'Own foods and words', 'Swaps', 'What was confirmed'] as const
 const tab = ref<typeof tabs[number]>('Labels')
 const reading = ref<{ id: string | null, name: string, number: string | null, ingredients: string } | null>(null)
 </script>
@@ -20,6 +21,7 @@ const reading = ref<{ id: string | null, name: string, number: string | null, in
             <ProductShelf @read="reading = $event" />
         </div>
         <OwnPantry v-else-if="tab === 'Own foods and words'" />
+        <OwnSwaps v-else-if="tab === 'Swaps'" />
         <ConfirmationRecords v-else />
     </div>
 </template>
