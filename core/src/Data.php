@@ -15,7 +15,7 @@ use RuntimeException;
  * @phpstan-type Rule array{id: string, code: string, level: string, emergency: bool, groups: list<string>, words: list<string>, unless: list<string>, when: array<string, list<string>>, message: string, advice: string, figure: string, source: string, example: string}
  * @phpstan-type Cross array{allergy: string, group: string, level: string, unless: list<string>, message: string, advice: string}
  * @phpstan-type Exclusion array{condition: string, groups: list<string>, unless: list<string>, message: string, advice: string, source: string}
- * @phpstan-type Breed array{breed: string, terrier: bool, research: ?float, fragile: bool, note: string, groups: list<string>, source: string}
+ * @phpstan-type Breed array{breed: string, terrier: bool, research: ?float, fragile: bool, note: string, groups: list<string>, kgLow: ?float, kgHigh: ?float, source: string}
  * @phpstan-type Dose array{code: string, substance: string, basis: string, caution: string, limit: string, unit: string, who: string, message: string, advice: string, source: string}
  * @phpstan-type Tables array{
  *     version: string,
@@ -31,6 +31,10 @@ use RuntimeException;
  *     uptake: array<string, array{float, string}>,
  *     textures: array<string, array<string, string>>,
  *     feels: list<array<string, string>>,
+ *     heat: list<array<string, string>>,
+ *     gasMarks: list<array<string, string>>,
+ *     cores: list<array<string, string>>,
+ *     cutters: list<array<string, string>>,
  *     actives: array<string, array<string, array{float, float, float}>>,
  *     groups: array{labels: array<string, string>, aliases: array<string, string>, closure: array<string, list<string>>},
  *     cross: array<string, list<Cross>>,

@@ -7,13 +7,19 @@ namespace App\Http\Controllers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use MildBowl\Core\Clipping\ReadQuestion;
+use MildBowl\Core\Dogs\ProfileQuestion;
 use MildBowl\Core\Emergency\RaidQuestion;
+use MildBowl\Core\Feeding\GiveAwayQuestion;
+use MildBowl\Core\Feeding\OccasionQuestion;
+use MildBowl\Core\Feeding\WeekQuestion;
 use MildBowl\Core\Formulate\Formulate;
 use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request as Question;
 use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Screening\LabelQuestion;
 use MildBowl\Core\Screening\RuleBook;
+use MildBowl\Core\Sizes\ScaleQuestion;
+use MildBowl\Core\Sizes\SizeQuestion;
 use MildBowl\Core\Swaps\DoughQuestion;
 use MildBowl\Core\Swaps\RescueQuestion;
 use MildBowl\Core\Swaps\SwapsQuestion;
@@ -54,6 +60,36 @@ final class CoreController
     public function dough(Request $request): JsonResponse
     {
         return self::json(DoughQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function size(Request $request): JsonResponse
+    {
+        return self::json(SizeQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function scale(Request $request): JsonResponse
+    {
+        return self::json(ScaleQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function occasion(Request $request): JsonResponse
+    {
+        return self::json(OccasionQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function week(Request $request): JsonResponse
+    {
+        return self::json(WeekQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function giveAway(Request $request): JsonResponse
+    {
+        return self::json(GiveAwayQuestion::answer(Node::decode($request->getContent())));
+    }
+
+    public function profile(Request $request): JsonResponse
+    {
+        return self::json(ProfileQuestion::answer(Node::decode($request->getContent())));
     }
 
     public function rules(): JsonResponse

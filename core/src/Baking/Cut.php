@@ -90,6 +90,60 @@ final readonly class Cut
         };
     }
 
+    /** How thick a piece lies in the oven, in mm; null where the cut does not say. */
+    public function thicknessMm(): ?float
+    {
+        return $this->sizes['thicknessMm'] ?? $this->sizes['sliceMm'] ?? $this->sizes['depthMm'] ?? ($this->pieceMl() === null ? null : $this->largestMm());
+    }
+
+    /**
+     * Length and width of a piece seen from above, in mm; null where the cut does not say.
+     *
+     * @return array{float, float}|null
+     */
+    public function footprintMm(): ?array
+    {
+        $s = $this->sizes;
+
+        return match ($this->shape) {
+            'round', 'log', 'ball' => [$s['diameterMm'], $s['diameterMm']],
+            'square' => [$s['sideMm'], $s['sideMm']],
+            'rectangle', 'strip', 'bone', 'heart', 'star' => [$s['lengthMm'], $s['widthMm']],
+            'area' => array_fill(0, 2, sqrt($s['areaMm2'] * 4 / M_PI)),
+            'grid' => [$s['sheetLengthMm'] / $s['rows'], $s['sheetWidthMm'] / $s['columns']],
+            'scoop', 'mould' => array_fill(0, 2, (float) $this->largestMm()),
+            default => null,
+        };
+    }
+
+    /**
+     * How a piece that is too large is broken so that no part is longer than a bite: parts along its length and its width.
+     *
+     * @return array{int, int}|null
+     */
+    public function partsFor(float $biteMm): ?array
+    {
+        $footprint = $this->footprintMm();
+
+        return $footprint === null ? null : [max(1, (int) ceil($footprint[0] / $biteMm - 1e-9)), max(1, (int) ceil($footprint[1] / $biteMm - 1e-9))];
+    }
+
+    /** What is odd about these sizes, in plain words; null when nothing is. */
+    public function oddity(): ?string
+    {
+        $thick = $this->sizes['thicknessMm'] ?? null;
+        $footprint = $this->footprintMm();
+        if ($thick === null || $footprint === null) {
+            return null;
+        }
+
+        return match (true) {
+            $thick < 1 => 'Under 1 mm a dough tears: roll it thicker.',
+            $thick > min($footprint) => 'It is thicker than it is wide: cut it wider, or roll it thinner.',
+            default => null,
+        };
+    }
+
     public function isFlat(): bool
     {
         return in_array($this->shape, ['round', 'square', 'area', 'grid'], true);

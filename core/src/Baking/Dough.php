@@ -50,6 +50,12 @@ final readonly class Dough
         $this->wetness = $this->wetness();
     }
 
+    /** A share of the bowl. */
+    public function part(float $share): self
+    {
+        return $share === 1.0 ? $this : new self(array_map(static fn (Portion $portion): Portion => $portion->times($share), $this->portions));
+    }
+
     /** Water ÷ uptake; null where nothing in the dough takes water up. */
     private function wetness(): ?float
     {

@@ -41,6 +41,12 @@ final readonly class Portion
         return $line->ingredient === null || $grams === null ? null : new self($index, Catalogue::get($line->ingredient), $grams, $calorieConvention);
     }
 
+    /** So much of it. */
+    public function times(float $share): self
+    {
+        return new self($this->line, $this->ingredient, $this->grams->times($share), $this->calorieConvention);
+    }
+
     /** kcal per 100 g in the chosen convention; null when the composition is unknown. */
     public function kcalPer100g(): ?float
     {

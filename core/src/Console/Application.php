@@ -5,12 +5,18 @@ declare(strict_types=1);
 namespace MildBowl\Core\Console;
 
 use MildBowl\Core\Clipping\ReadQuestion;
+use MildBowl\Core\Dogs\ProfileQuestion;
 use MildBowl\Core\Emergency\RaidQuestion;
+use MildBowl\Core\Feeding\GiveAwayQuestion;
+use MildBowl\Core\Feeding\OccasionQuestion;
+use MildBowl\Core\Feeding\WeekQuestion;
 use MildBowl\Core\Formulate\Formulate;
 use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Formulate\RequestRefused;
 use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Sizes\ScaleQuestion;
+use MildBowl\Core\Sizes\SizeQuestion;
 use MildBowl\Core\Swaps\DoughQuestion;
 use MildBowl\Core\Swaps\RescueQuestion;
 use MildBowl\Core\Swaps\SwapsQuestion;
@@ -24,6 +30,12 @@ final readonly class Application
         formulate  what of this recipe may be baked for these dogs, and how much each may have
         read       the recipes in a text, a web page, JSON-LD or Markdown from outside
         rescue     the fewest changes that clear a recipe for the most dogs, or reach a goal
+        size       so many pieces a day for each dog: the sizes and how much dough
+        scale      the same recipe larger or smaller, in amounts a kitchen can measure
+        occasion   a birthday slice: what is borrowed from the days after
+        week       several treats sharing each dog's day, and until when they last
+        give-away  pieces a day by body weight, for dogs nobody here knows
+        profile    what follows from one dog's profile
         swaps      what may stand in for one line, with its effect
         dough      too wet or too dry: what to work in
         raid       a dog got at something: doses against what is known to harm
@@ -57,6 +69,12 @@ final readonly class Application
             'raid' => static fn (string $json): array => RaidQuestion::answer(Node::decode($json)),
             'rescue' => static fn (string $json): array => RescueQuestion::answer(Node::decode($json)),
             'swaps' => static fn (string $json): array => SwapsQuestion::answer(Node::decode($json)),
+            'scale' => static fn (string $json): array => ScaleQuestion::answer(Node::decode($json)),
+            'occasion' => static fn (string $json): array => OccasionQuestion::answer(Node::decode($json)),
+            'week' => static fn (string $json): array => WeekQuestion::answer(Node::decode($json)),
+            'give-away' => static fn (string $json): array => GiveAwayQuestion::answer(Node::decode($json)),
+            'profile' => static fn (string $json): array => ProfileQuestion::answer(Node::decode($json)),
+            'size' => static fn (string $json): array => SizeQuestion::answer(Node::decode($json)),
             'dough' => static fn (string $json): array => DoughQuestion::answer(Node::decode($json)),
             'label' => static fn (string $json): array => LabelQuestion::answer(Node::decode($json)),
             default => null,

@@ -38,6 +38,10 @@ final class Compiler
             'uptake' => $this->readUptake(),
             'textures' => $this->readKeyed('textures', 'texture'),
             'feels' => $this->table('feels'),
+            'heat' => $this->table('heat'),
+            'gasMarks' => $this->table('gas-marks'),
+            'cores' => $this->table('cores'),
+            'cutters' => $this->table('cutters'),
             'actives' => $this->readActives(),
             'groups' => $this->readGroups(),
             'cross' => $this->readCross(),
@@ -401,6 +405,8 @@ final class Compiler
                 'fragile' => $row['fragile'] === '1',
                 'note' => $row['note'],
                 'groups' => Table::parts($row['group'], ';'),
+                'kgLow' => Table::number($row['kgLow']),
+                'kgHigh' => Table::number($row['kgHigh']),
                 'source' => $row['source'],
             ];
             foreach ([$row['breed'], ...Table::parts($row['aliases'])] as $name) {

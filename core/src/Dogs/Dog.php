@@ -102,7 +102,7 @@ final readonly class Dog
     /**
      * The breed's row, found also inside a longer description ("whippet cross").
      *
-     * @return array{breed: string, terrier: bool, research: ?float, fragile: bool, note: string, groups: list<string>, source: string}|null
+     * @return array{breed: string, terrier: bool, research: ?float, fragile: bool, note: string, groups: list<string>, kgLow: ?float, kgHigh: ?float, source: string}|null
      */
     public function breedRow(): ?array
     {
@@ -120,7 +120,7 @@ final readonly class Dog
             }
         }
         if (str_contains($name, 'terrier')) {
-            return ['breed' => $name, 'terrier' => true, 'research' => null, 'fragile' => false, 'note' => '', 'groups' => [], 'source' => 'NRC'];
+            return ['breed' => $name, 'terrier' => true, 'research' => null, 'fragile' => false, 'note' => '', 'groups' => [], 'kgLow' => null, 'kgHigh' => null, 'source' => 'NRC'];
         }
 
         return null;

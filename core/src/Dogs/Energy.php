@@ -101,9 +101,7 @@ final readonly class Energy
             if ($expected === null) {
                 return self::clinic($dog, $resting, 'nrc', 'The growth formula needs the expected adult weight: clinic factor used.');
             }
-            $p = min(1.0, max(0.1, $kg / $expected));
-            $daily = self::constant('nrc-puppy-a') * $metabolic * self::constant('nrc-puppy-b')
-                * (exp(-self::constant('nrc-puppy-c') * $p) - self::constant('nrc-puppy-d'));
+            $daily = self::growing($kg, $expected);
 
             return new self($resting, self::spread($daily, $daily, $daily), 'growing', 'nrc', null, $daily / $metabolic, $kg);
         }
@@ -125,6 +123,15 @@ final readonly class Energy
         };
 
         return new self($resting, self::spread($a * $metabolic, $a * $metabolic, $a * $metabolic), $senior ? 'senior' : $dog->activity, 'nrc', null, $a, $kg);
+    }
+
+    /** kcal a day of a puppy of so many kg that will weigh so many: NRC 2006, for a tenth to the whole of its grown weight. */
+    public static function growing(float $kg, float $expectedKg): float
+    {
+        $p = min(1.0, max(0.1, $kg / $expectedKg));
+
+        return self::constant('nrc-puppy-a') * $kg ** self::constant('resting-exponent') * self::constant('nrc-puppy-b')
+            * (exp(-self::constant('nrc-puppy-c') * $p) - self::constant('nrc-puppy-d'));
     }
 
     private static function byFactor(float $resting, float $kg, string $row, ?string $note, string $school = 'clinic'): self

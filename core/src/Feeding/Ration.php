@@ -17,6 +17,9 @@ final readonly class Ration
 {
     private const RAMP_FIRST_DAYS = 0.25;
 
+    /** Share of the ration by day since a food was new (reference, page 2). */
+    private const RAMP = ['days 1–2' => 0.25, 'days 3–4' => 0.5, 'from day 5' => 1.0];
+
     /**
      * @param  list<Limit>  $limits
      * @param  list<DoseFinding>  $doseFindings
@@ -87,6 +90,23 @@ final readonly class Ration
         }
 
         return new self($dog, $energy, $budget, $limits, $pieces === null ? null : self::quarters($pieces), $heldBy, $findings);
+    }
+
+    /** Pieces a day that every limit allows, not rounded and before anything new is brought in slowly; null where nothing limits. */
+    public function unrounded(): ?float
+    {
+        return self::lowest(array_values(array_filter($this->limits, static fn (Limit $limit): bool => $limit->code !== 'new-ingredient')))[0];
+    }
+
+    /** @return list<array{days: string, pieces: float}> how a food that is new is brought in; empty when nothing is new */
+    public function ramp(): array
+    {
+        $full = $this->unrounded();
+        if ($full === null || array_filter($this->limits, static fn (Limit $limit): bool => $limit->code === 'new-ingredient') === []) {
+            return [];
+        }
+
+        return array_map(static fn (string $days, float $share): array => ['days' => $days, 'pieces' => self::quarters($full * $share)], array_keys(self::RAMP), self::RAMP);
     }
 
     /** Whether any piece at all is left under every limit. */

@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace MildBowl\Core\Formulate;
 
 use MildBowl\Core\Baking\Batch;
+use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Heat;
+use MildBowl\Core\Baking\Lot;
+use MildBowl\Core\Baking\Panel;
+use MildBowl\Core\Baking\SheetPlan;
 use MildBowl\Core\Feeding\Limit;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Kitchen\ReadLine;
@@ -22,13 +27,16 @@ final class Answer
     /** @var array<int, list<string>> what each line does in the dough, when somebody asked for explanations */
     private array $jobs = [];
 
+    /** @param  non-empty-list<Lot>  $lots */
     public function __construct(
         private readonly Request $request,
         private readonly ReadRecipe $recipe,
-        private readonly Batch $batch,
+        private readonly Dough $dough,
+        private readonly array $lots,
+        private readonly Lot $main,
     ) {
         if ($request->explain) {
-            $this->jobs = Jobs::of($batch->dough->portions);
+            $this->jobs = Jobs::of($dough->portions);
         }
     }
 
@@ -41,10 +49,10 @@ final class Answer
     public function lines(array $grams, array $findings, array $rations): array
     {
         $kcal = $poison = [];
-        foreach ($this->batch->dough->portions as $portion) {
+        foreach ($this->dough->portions as $portion) {
             $kcal[$portion->line] = $portion->kcal();
             if ($this->request->explain) {
-                $poison[$portion->line] = Story::ofPoison($portion->substances, $rations, $this->batch);
+                $poison[$portion->line] = Story::ofPoison($portion->substances, $rations, $this->lots);
             }
         }
         $lines = [];
@@ -116,47 +124,98 @@ final class Answer
     /** @return array<string, mixed> */
     public function batch(): array
     {
-        $dough = $this->batch->dough;
+        $dough = $this->dough;
+        $baked = $kcal = Range::zero();
+        foreach ($this->lots as $lot) {
+            $baked = $baked->plus($lot->batch->bakedGrams);
+            $kcal = $kcal->plus($lot->batch->kcal);
+        }
         $array = [
             'doughGrams' => $dough->grams->toArray(),
-            'bakedGrams' => $this->batch->bakedGrams->toArray(),
-            'kcal' => $this->batch->kcal->toArray(),
+            'bakedGrams' => $baked->toArray(),
+            'kcal' => $kcal->toArray(),
             'wetness' => $dough->wetness,
             'feel' => $dough->feel(),
         ];
 
-        return $this->request->explain ? $array + ['explain' => ['sign' => $dough->sign(), 'made' => Story::ofBatch($this->batch)]] : $array;
+        return $this->request->explain ? $array + ['explain' => ['sign' => $dough->sign(), 'made' => Story::ofBatch($dough, $baked, $kcal), 'panel' => Panel::of($this->main->batch)]] : $array;
     }
 
     /** @return array<string, mixed> */
     public function piece(): array
     {
+        $batch = $this->main->batch;
         $nutrients = [];
-        foreach ($this->batch->pieceSubstances + ['fatG' => 0.0, 'sodiumMg' => 0.0] as $substance => $amount) {
+        foreach ($batch->pieceSubstances + ['fatG' => 0.0, 'sodiumMg' => 0.0] as $substance => $amount) {
             $nutrients[$substance] = $amount;
         }
         ksort($nutrients);
 
-        $array = [
-            'count' => $this->batch->count->toArray(),
-            'doughGrams' => $this->batch->pieceDoughGrams->toArray(),
-            'bakedGrams' => $this->batch->pieceBakedGrams->toArray(),
-            'kcal' => $this->batch->pieceKcal->toArray(),
-            'nutrients' => $nutrients,
-        ];
+        $array = self::onePiece($batch) + ['nutrients' => $nutrients];
 
-        return $this->request->explain ? $array + ['explain' => ['made' => Story::ofPiece($this->batch)]] : $array;
+        return $this->request->explain ? $array + ['explain' => ['made' => Story::ofPiece($batch)]] : $array;
+    }
+
+    /** @return array{count: array<string, float>, doughGrams: array<string, float>, bakedGrams: array<string, float>, kcal: array<string, float>} */
+    private static function onePiece(Batch $batch): array
+    {
+        return [
+            'count' => $batch->count->toArray(),
+            'doughGrams' => $batch->pieceDoughGrams->toArray(),
+            'bakedGrams' => $batch->pieceBakedGrams->toArray(),
+            'kcal' => $batch->pieceKcal->toArray(),
+        ];
+    }
+
+    /**
+     * Each share of the dough with its cut, its time and heat and its place on the tray; only where somebody asked.
+     *
+     * @param  list<Ration>  $rations
+     * @param  list<bool>  $cleared
+     * @return array{portions?: list<array<string, mixed>>}
+     */
+    public function portions(array $rations, array $cleared): array
+    {
+        $request = $this->request;
+        if ($request->portions === [] && $request->tray === null && $request->oven === null && ! $request->explain) {
+            return [];
+        }
+        $portions = [];
+        foreach ($this->lots as $lot) {
+            $aDay = 0.0;
+            foreach ($rations as $n => $ration) {
+                $aDay += in_array($ration->dog->name, $lot->dogs, true) && $cleared[$n] ? $ration->pieces ?? 0.0 : 0.0;
+            }
+            $portions[] = [
+                'name' => $lot->name,
+                'dogs' => $lot->dogs,
+                'share' => $lot->share,
+                'doughGrams' => $lot->batch->dough->grams->toArray(),
+                'bakedGrams' => $lot->batch->bakedGrams->toArray(),
+                'kcal' => $lot->batch->kcal->toArray(),
+                'cut' => ['shape' => $lot->cut->shape] + $lot->cut->sizes,
+                'texture' => $lot->texture->id,
+                'piece' => self::onePiece($lot->batch),
+                'daysItLasts' => $aDay > 0 ? floor($lot->batch->count->best / $aDay + 1e-9) : null,
+                'heat' => Heat::of($lot->cut, $lot->texture, $lot->batch->dough, $request->oven['celsius'] ?? null, $request->oven['fan'] ?? false)->toArray(),
+                'sheet' => $request->tray === null ? null : SheetPlan::of($lot->cut, $request->tray, $lot->batch->count->best)?->toArray(),
+                'oddity' => $lot->cut->oddity(),
+            ];
+        }
+
+        return ['portions' => $portions];
     }
 
     /** @return array<string, mixed> */
-    public function ration(Ration $ration, bool $cleared): array
+    public function ration(Ration $ration, Lot $lot, bool $cleared): array
     {
+        $batch = $lot->batch;
         $dog = $ration->dog;
         $pieces = $ration->pieces;
         $none = $dog->weightKg === null || $dog->isBreeding();
         $given = $cleared ? $pieces : 0.0;
         $holdBack = $dog->foodKcalPer100g === null || $given === null ? null
-            : $given * $this->batch->pieceKcal->best / $dog->foodKcalPer100g * 100;
+            : $given * $batch->pieceKcal->best / $dog->foodKcalPer100g * 100;
         $array = [
             'dog' => $dog->name,
             'stage' => $dog->lifeStage()->value,
@@ -175,7 +234,12 @@ final class Answer
             'heldByIfCleared' => $ration->heldBy,
             'safeBiteMm' => $dog->safeBiteMm(),
             'shows' => Story::holds($cleared ? $ration->heldBy : 'not-cleared'),
-            'made' => Story::ofRation($ration, $this->batch),
+            'made' => Story::ofRation($ration, $batch),
+            'portion' => $lot->name,
+            'limits' => array_map(static fn (Limit $limit): array => ['code' => $limit->code, 'shows' => Story::holds($limit->code), 'made' => Story::ofLimit($limit, $batch)], $ration->limits),
+            'ramp' => $ration->ramp(),
+            'breakInto' => Breaking::of($dog, $lot->cut),
+            'wouldFit' => $ration->pieces === null || $ration->pieces >= 0.25 || $none ? null : Breaking::cutThatFits($ration, $lot),
         ]] : $array;
     }
 }

@@ -7,11 +7,13 @@ namespace MildBowl\Core\Formulate;
 use MildBowl\Core\Baking\Batch;
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Lot;
 use MildBowl\Core\Baking\Portion;
-use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Clipping\Doubts;
 use MildBowl\Core\Data;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Dogs\Energy;
+use MildBowl\Core\Dogs\TreatBudget;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Kitchen\ReadRecipe;
@@ -33,10 +35,6 @@ final class Formulate
 
     private readonly ReadRecipe $recipe;
 
-    private readonly Cut $cut;
-
-    private readonly Texture $texture;
-
     private readonly Assumptions $assumptions;
 
     /** @var list<?Range> grams by line */
@@ -48,21 +46,23 @@ final class Formulate
     /** @var list<list<Finding>> */
     private array $stepFindings = [];
 
-    private readonly Batch $batch;
+    public readonly Dough $dough;
+
+    /** @var non-empty-list<Lot> what the whole cut makes of the dough, or its portions, and the rest of it last */
+    public readonly array $lots;
 
     private function __construct(private readonly Request $request)
     {
         $this->assumptions = new Assumptions;
         $this->recipe = RecipeReader::read($request->text, $request->steps);
-        $this->cut = $request->cutOrCount();
-        $this->texture = $request->texture();
         if ($request->cut === null) {
             $this->assumptions->add('cut-defaulted', 'No cut was given: 24 pieces assumed.');
         }
         if ($request->texture === null) {
             $this->assumptions->add('texture-defaulted', 'No texture was given: baked as biscuit assumed.');
         }
-        $this->batch = new Batch($this->weigh(), $this->cut, $this->texture, $request->measured);
+        $this->dough = $this->weigh();
+        $this->lots = $this->lots();
     }
 
     /**
@@ -71,11 +71,161 @@ final class Formulate
     public static function answer(Request $request): array
     {
         return $request->withOwnPantry(static function () use ($request): array {
-            $formulate = new self($request);
-            $formulate->screen();
-
-            return $formulate->judge();
+            return self::of($request)->judge();
         });
+    }
+
+    /**
+     * Shares that were not given are set by what the dogs of each portion may eat in a day.
+     *
+     * @return non-empty-list<Lot>
+     */
+    private function lots(): array
+    {
+        $request = $this->request;
+        $names = array_map(static fn (Dog $dog): string => $dog->name, $request->dogs);
+        if ($request->portions === []) {
+            return [new Lot(null, $names, 1.0, $request->cutOrCount(), $request->texture(), new Batch($this->dough, $request->cutOrCount(), $request->texture(), $request->measured))];
+        }
+        $needs = [];
+        foreach ($request->dogs as $dog) {
+            $energy = Energy::of($dog, $request->policy->energySchool);
+            $needs[$dog->name] = TreatBudget::of($dog, $energy, $request->policy->energySchool, $request->policy->budgetPercent)->kcal ?? 0.0;
+        }
+        $left = 1.0;
+        $open = 0.0;
+        $others = $names;
+        foreach ($request->portions as $portion) {
+            $left -= $portion->share ?? 0.0;
+            $open += $portion->share === null ? self::need($needs, $portion->dogs) : 0.0;
+            $others = array_values(array_diff($others, $portion->dogs));
+        }
+        $left = max(0.0, $left);
+        $open += $others === [] ? 0.0 : self::need($needs, $others);
+        $lots = [];
+        foreach ($request->portions as $portion) {
+            $share = $portion->share ?? ($open > 0 ? $left * self::need($needs, $portion->dogs) / $open : 0.0);
+            $cut = $portion->cut ?? $request->cutOrCount();
+            $texture = $portion->texture ?? $request->texture();
+            $lots[] = new Lot($portion->name, $portion->dogs, $share, $cut, $texture, new Batch($this->dough->part($share), $cut, $texture, $portion->measured));
+        }
+        $rest = 1.0 - array_sum(array_map(static fn (Lot $lot): float => $lot->share, $lots));
+        if ($rest > 1e-6 || $others !== []) {
+            $cut = $request->cutOrCount();
+            $lots[] = new Lot(null, $others, max(0.0, $rest), $cut, $request->texture(), new Batch($this->dough->part(max(0.0, $rest)), $cut, $request->texture(), $request->measured));
+        }
+
+        return $lots;
+    }
+
+    /**
+     * @param  array<string, float>  $needs  kcal of treats a day, by name
+     * @param  list<string>  $dogs
+     */
+    private static function need(array $needs, array $dogs): float
+    {
+        return max(0.001, array_sum(array_intersect_key($needs, array_flip($dogs))));
+    }
+
+    private function lotOf(Dog $dog): Lot
+    {
+        foreach ($this->lots as $lot) {
+            if (in_array($dog->name, $lot->dogs, true)) {
+                return $lot;
+            }
+        }
+
+        return $this->lots[count($this->lots) - 1];
+    }
+
+    /** A request read, weighed and screened, for those who ask more than one thing of it; within the request's own pantry. */
+    public static function of(Request $request): self
+    {
+        $formulate = new self($request);
+        $formulate->screen();
+
+        return $formulate;
+    }
+
+    /**
+     * Why a dog may not have this recipe, whatever the size of a piece, and whether a person could settle it; null when nothing stands against it.
+     *
+     * @return array{why: string, confirmable: bool}|null
+     */
+    public function whyNotCleared(string $name): ?array
+    {
+        if ($this->recipe->lines === []) {
+            return ['why' => 'There is no line with a food in it yet.', 'confirmable' => false];
+        }
+        $own = [];
+        foreach ($this->request->dogs as $dog) {
+            if ($dog->name === $name) {
+                $lot = $this->lotOf($dog);
+                $own = array_map(fn (Finding $finding): Finding => $this->settled($finding, null), DogFindings::of($dog, $this->foods(), $lot->cut, $lot->texture, $this->dough));
+            }
+        }
+        $worst = null;
+        foreach ([...$own, ...array_merge(...$this->lineFindings, ...$this->stepFindings)] as $finding) {
+            if ($finding->concerns($name) && ! $finding->confirmed && $finding->isOpen() && ($worst === null || $finding->level->rank() < $worst->level->rank())) {
+                $worst = $finding;
+            }
+        }
+
+        return $worst === null ? null : ['why' => "$name is not cleared: {$worst->message}", 'confirmable' => $worst->level->canBeConfirmed()];
+    }
+
+    /** The lot that is not named, or the first. */
+    public function main(): Lot
+    {
+        $last = $this->lots[count($this->lots) - 1];
+
+        return $last->name === null ? $last : $this->lots[0];
+    }
+
+    /**
+     * One dog's ration, and the lot it eats from.
+     *
+     * @return array{Ration, Lot}
+     */
+    public function rationOf(string $name): array
+    {
+        foreach ($this->request->dogs as $dog) {
+            if ($dog->name === $name) {
+                $lot = $this->lotOf($dog);
+
+                return [$this->ration($dog, $lot), $lot];
+            }
+        }
+        throw new \OutOfBoundsException("No dog called $name is at the table.");
+    }
+
+    private function ration(Dog $dog, Lot $lot): Ration
+    {
+        return Ration::of($dog, $lot->batch, $this->request->policy->energySchool, $this->request->policy->budgetPercent, $this->request->policy->garlic, $this->hasNewFor($dog));
+    }
+
+    /** What stands against giving it to any dog at all; null when nothing does. */
+    public function stopsEveryDog(): ?string
+    {
+        foreach (array_merge(...$this->lineFindings, ...$this->stepFindings) as $finding) {
+            if ($finding->dog === null && $finding->isOpen()) {
+                return $finding->message;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether a food of the recipe is new to a dog. */
+    public function hasNewFor(Dog $dog): bool
+    {
+        foreach ($this->foods() as $food) {
+            if (array_filter($dog->newIngredients, $food->isCoveredBy(...)) !== []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function weigh(): Dough
@@ -110,18 +260,26 @@ final class Formulate
 
     private function screen(): void
     {
-        $screener = new Screener(new Circumstances(
-            $this->request->dogs, $this->texture->id, $this->texture->isHeated, $this->request->policy->garlic,
-            $this->request->policy->pseudoGrains === 'grain',
-        ));
+        $screeners = [];
+        foreach ($this->lots as $lot) {
+            $dogs = array_values(array_filter($this->request->dogs, static fn (Dog $dog): bool => in_array($dog->name, $lot->dogs, true)));
+            $screeners[] = new Screener(new Circumstances(
+                $dogs, $lot->texture->id, $lot->texture->isHeated, $this->request->policy->garlic, $this->request->policy->pseudoGrains === 'grain',
+            ));
+        }
         foreach ($this->recipe->lines as $index => $line) {
-            $findings = $screener->line($line, $this->grams[$index]);
-            $findings = $this->withLabels($screener, $line, $findings);
-            array_push($findings, ...$this->leavener($line, $index));
+            $findings = $this->leavener($line, $index);
+            foreach ($screeners as $screener) {
+                array_push($findings, ...$this->withLabels($screener, $line, $screener->line($line, $this->grams[$index])));
+            }
             $this->lineFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, $line->text), Screener::unique($findings));
         }
         foreach ($this->recipe->steps as $step) {
-            $this->stepFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, $step->text), $screener->step($step, $this->recipe->lines));
+            $findings = [];
+            foreach ($screeners as $screener) {
+                array_push($findings, ...$screener->step($step, $this->recipe->lines));
+            }
+            $this->stepFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, $step->text), count($screeners) > 1 ? Screener::unique($findings) : $findings);
         }
         if ($this->recipe->otherAnimals !== []) {
             $this->assumptions->add('dogs-only', 'Judged for dogs only, not for: '.implode(', ', $this->recipe->otherAnimals).'.');
@@ -157,11 +315,11 @@ final class Formulate
     private function leavener(ReadLine $line, int $index): array
     {
         $grams = $this->grams[$index];
-        if ($line->ingredient !== 'baking-soda' || $grams === null || $grams->best <= 5.0 || $this->batch->dough->grams->best >= 500.0) {
+        if ($line->ingredient !== 'baking-soda' || $grams === null || $grams->best <= 5.0 || $this->dough->grams->best >= 500.0) {
             return [];
         }
 
-        return [new Finding(null, Level::Caution, 'baking-soda', 'That is much soda for so small a batch.', 'Leave it out: a flat treat is fine.', round($grams->best, 1).' g in '.round($this->batch->dough->grams->best).' g of dough; caution above 5 g under 500 g')];
+        return [new Finding(null, Level::Caution, 'baking-soda', 'That is much soda for so small a batch.', 'Leave it out: a flat treat is fine.', round($grams->best, 1).' g in '.round($this->dough->grams->best).' g of dough; caution above 5 g under 500 g')];
     }
 
     private function settled(Finding $finding, ?string $line): Finding
@@ -188,16 +346,13 @@ final class Formulate
         $foods = $this->foods();
         $rations = $dogFindings = [];
         foreach ($this->request->dogs as $dog) {
-            $hasNew = false;
-            foreach ($foods as $food) {
-                $hasNew = $hasNew || array_filter($dog->newIngredients, $food->isCoveredBy(...)) !== [];
-            }
-            $ration = Ration::of($dog, $this->batch, $this->request->policy->energySchool, $this->request->policy->budgetPercent, $this->request->policy->garlic, $hasNew);
+            $lot = $this->lotOf($dog);
+            $ration = $this->ration($dog, $lot);
             foreach ($ration->doseFindings as $dose) {
                 $this->standOnBringers($dose->substance, $dose->finding);
             }
             $rations[] = $ration;
-            $dogFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, null), DogFindings::of($dog, $foods, $this->cut, $this->texture, $this->batch->dough));
+            $dogFindings[] = array_map(fn (Finding $finding): Finding => $this->settled($finding, null), DogFindings::of($dog, $foods, $lot->cut, $lot->texture, $this->dough));
             $this->assumeFor($dog, $ration);
         }
         $this->lineFindings = array_map(Screener::unique(...), $this->lineFindings);
@@ -205,7 +360,7 @@ final class Formulate
         foreach ($rations as $index => $ration) {
             $verdicts[] = $this->verdict($ration, $dogFindings[$index]);
         }
-        $answer = new Answer($this->request, $this->recipe, $this->batch);
+        $answer = new Answer($this->request, $this->recipe, $this->dough, $this->lots, $this->main());
 
         return [
             'version' => 1,
@@ -215,16 +370,16 @@ final class Formulate
             'verdict' => ['cleared' => $this->isCleared($verdicts), 'dogs' => $verdicts],
             'batch' => $answer->batch(),
             'piece' => $answer->piece(),
-            'rations' => array_map(static fn (Ration $ration, array $verdict): array => $answer->ration($ration, $verdict['cleared']), $rations, $verdicts),
+            'rations' => array_map(fn (Ration $ration, array $verdict): array => $answer->ration($ration, $this->lotOf($ration->dog), $verdict['cleared']), $rations, $verdicts),
             'assumptions' => $this->assumptions->toArray(),
-        ] + ($this->request->explain ? ['explain' => ['doubts' => Doubts::of($this->request->text, $this->request->steps)]] : []);
+        ] + $answer->portions($rations, array_column($verdicts, 'cleared')) + ($this->request->explain ? ['explain' => ['doubts' => Doubts::of($this->request->text, $this->request->steps)]] : []);
     }
 
     /** A dose finding stands on every line that brings a fifth of the dose, and always on the largest. */
     private function standOnBringers(string $substance, Finding $finding): void
     {
         $byLine = [];
-        foreach ($this->batch->dough->portions as $portion) {
+        foreach ($this->dough->portions as $portion) {
             $byLine[$portion->line] = $portion->substances[$substance] ?? 0.0;
         }
         if ($byLine === []) {

@@ -6,6 +6,7 @@ namespace MildBowl\Core\Formulate;
 
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Baking\Tray;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\OwnPantry;
@@ -18,7 +19,7 @@ final readonly class Request
 
     public const MOST_LINES = 200;
 
-    private const KEYS = ['version', 'recipe', 'cut', 'bake', 'dogs', 'policy', 'labels', 'confirmed', 'measured', 'today', 'explain', 'names', 'pantry'];
+    private const KEYS = ['version', 'recipe', 'cut', 'bake', 'dogs', 'policy', 'labels', 'confirmed', 'measured', 'today', 'explain', 'names', 'pantry', 'portions', 'tray', 'oven'];
 
     /**
      * @param  list<Dog>  $dogs
@@ -27,6 +28,8 @@ final readonly class Request
      * @param  array{count: ?float, bakedGrams: ?float, wasteGrams: ?float}  $measured
      * @param  array<string, string>  $names  ingredient id by the kitchen's own words for it
      * @param  list<OwnFood>  $pantry  the kitchen's own foods
+     * @param  list<AskedPortion>  $portions  shares of the dough with their own cut and texture
+     * @param  array{celsius: ?float, fan: bool}|null  $oven
      */
     private function __construct(
         public string $title,
@@ -42,12 +45,21 @@ final readonly class Request
         public bool $explain,
         public array $names,
         public array $pantry,
+        public array $portions = [],
+        public ?Tray $tray = null,
+        public ?array $oven = null,
     ) {}
 
     /** The same question about another text. */
     public function withText(string $text, string $steps): self
     {
-        return new self($this->title, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->policy, $this->labels, $this->confirmed, $this->measured, false, $this->names, $this->pantry);
+        return new self($this->title, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->policy, $this->labels, $this->confirmed, $this->measured, false, $this->names, $this->pantry, $this->portions, $this->tray, $this->oven);
+    }
+
+    /** The same question about another cut of the whole dough. */
+    public function withCut(Cut $cut): self
+    {
+        return new self($this->title, $this->text, $this->steps, $cut, $this->texture, $this->dogs, $this->policy, $this->labels, $this->confirmed, ['count' => null, 'bakedGrams' => null, 'wasteGrams' => null], false, $this->names, $this->pantry);
     }
 
     /**
@@ -113,6 +125,7 @@ final readonly class Request
         self::notTooManyLines($text, '/recipe/text');
         self::notTooManyLines($steps, '/recipe/steps');
         $pantry = OwnFood::all($node->get('pantry'));
+        $dogs = DogReader::all($node->get('dogs'));
         $texture = $node->get('bake')?->object(['texture'])->get('texture')?->choice(Texture::ids());
         $today = $node->get('today')?->string(10);
         if ($today !== null && (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $today, $d) !== 1 || ! checkdate((int) $d[2], (int) $d[3], (int) $d[1]))) {
@@ -125,7 +138,7 @@ final readonly class Request
             $steps,
             self::cut($node->get('cut')),
             $texture === null ? null : Texture::of($texture),
-            DogReader::all($node->get('dogs')),
+            $dogs,
             Policy::from($node->get('policy')),
             self::labels($node->get('labels')),
             self::confirmed($node->get('confirmed')),
@@ -133,6 +146,9 @@ final readonly class Request
             $node->get('explain')?->boolean() ?? false,
             self::names($node->get('names'), $pantry),
             $pantry,
+            AskedPortion::all($node->get('portions'), $dogs),
+            self::tray($node->get('tray')),
+            self::oven($node->get('oven')),
         );
     }
 
@@ -175,16 +191,21 @@ final readonly class Request
         }
         $sizes = [];
         foreach ($shapes[$shape] as $key) {
-            $size = $node->required($key, "The size $key of a $shape");
-            $sizes[$key] = match (true) {
-                in_array($key, ['count', 'cavities', 'columns', 'rows'], true) => (float) $size->integer(1, 10000),
-                str_ends_with($key, 'Ml') || $key === 'ml' => $size->positive(5000, 'ml'),
-                $key === 'areaMm2' => $size->positive(1e6, 'mm²'),
-                default => $size->positive(2000, 'mm'),
-            };
+            $sizes[$key] = self::size($key, $node->required($key, "The size $key of a $shape"));
         }
 
         return new Cut($shape, $sizes);
+    }
+
+    /** @throws RequestRefused */
+    public static function size(string $key, Node $size): float
+    {
+        return match (true) {
+            in_array($key, ['count', 'cavities', 'columns', 'rows'], true) => (float) $size->integer(1, 10000),
+            str_ends_with($key, 'Ml') || $key === 'ml' => $size->positive(5000, 'ml'),
+            $key === 'areaMm2' => $size->positive(1e6, 'mm²'),
+            default => $size->positive(2000, 'mm'),
+        };
     }
 
     /**
@@ -258,8 +279,32 @@ final readonly class Request
         return $confirmed;
     }
 
+    /** @throws RequestRefused */
+    private static function tray(?Node $node): ?Tray
+    {
+        if ($node === null) {
+            return null;
+        }
+        $node->object(['widthMm', 'lengthMm', 'gapMm', 'atOnce']);
+
+        return new Tray(
+            $node->required('widthMm', 'The width of the tray')->number(50, 2000, 'mm'),
+            $node->required('lengthMm', 'The length of the tray')->number(50, 2000, 'mm'),
+            $node->get('gapMm')?->number(0, 100, 'mm') ?? Tray::GAP_MM,
+            $node->get('atOnce')?->integer(1, 20) ?? 1,
+        );
+    }
+
+    /** @return array{celsius: ?float, fan: bool}|null */
+    private static function oven(?Node $node): ?array
+    {
+        $node?->object(['celsius', 'fan']);
+
+        return $node === null ? null : ['celsius' => $node->get('celsius')?->number(50, 300, '°C'), 'fan' => $node->get('fan')?->boolean() ?? false];
+    }
+
     /** @return array{count: ?float, bakedGrams: ?float, wasteGrams: ?float} */
-    private static function measured(?Node $node): array
+    public static function measured(?Node $node): array
     {
         $node?->object(['count', 'bakedGrams', 'wasteGrams']);
 

@@ -49,6 +49,12 @@ final class RequestRefused extends InvalidArgumentException
         return new self('too-long', $message, $path);
     }
 
+    /** The same refusal, of a request that stands inside another at a path. */
+    public function within(string $path): self
+    {
+        return new self($this->errorCode, $this->getMessage(), $path.$this->path);
+    }
+
     /** @return array{error: array{code: string, message: string, path: string}} */
     public function toArray(): array
     {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace MildBowl\Core\Formulate;
 
 use MildBowl\Core\Baking\Batch;
+use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Lot;
 use MildBowl\Core\Data;
 use MildBowl\Core\Feeding\Limit;
 use MildBowl\Core\Feeding\Ration;
@@ -36,14 +38,13 @@ final class Story
     }
 
     /** @return list<string> */
-    public static function ofBatch(Batch $batch): array
+    public static function ofBatch(Dough $dough, Range $baked, Range $kcal): array
     {
-        $dough = $batch->dough;
         $made = ['Dough: '.self::mass($dough->grams).' with '.self::number($dough->substances['waterG'] ?? 0.0).' g of water in it.'];
         if ($dough->wetness !== null) {
             $made[] = 'Wetness: the water ÷ what the flours take up = '.number_format($dough->wetness, 2).'. '.ucfirst((string) $dough->feel()).': '.$dough->sign().'.';
         }
-        $made[] = 'Out of the oven: '.self::mass($batch->bakedGrams).'. The solids stay, the water leaves; the energy stays: '.self::number($batch->kcal->best).' kcal.';
+        $made[] = 'Out of the oven: '.self::mass($baked).'. The solids stay, the water leaves; the energy stays: '.self::number($kcal->best).' kcal.';
 
         return $made;
     }
@@ -98,21 +99,28 @@ final class Story
      *
      * @param  array<string, float>  $substances  of the line in the batch
      * @param  list<Ration>  $rations
+     * @param  list<Lot>  $lots
      * @return list<string>
      */
-    public static function ofPoison(array $substances, array $rations, Batch $batch): array
+    public static function ofPoison(array $substances, array $rations, array $lots): array
     {
         $said = [];
         foreach (Data::tables()['toxicDoses'] as $row) {
             $held = $substances[$row['substance']] ?? 0.0;
-            if ($held <= 0.0 || $batch->count->best <= 0.0) {
+            if ($held <= 0.0) {
                 continue;
             }
             [$at, $sign] = explode('=', explode('|', $row['thresholds'])[0], 2);
             foreach ($rations as $ration) {
                 $kg = $ration->dog->weightKg;
-                if ($kg !== null && ($ration->pieces ?? 0.0) > 0.0) {
-                    $said[] = ucfirst($row['name']).': '.self::number($held * $ration->pieces / $batch->count->best / $kg)." {$row['unit']} in {$ration->dog->name}'s full ration of ".self::number($ration->pieces).", were it baked; $sign from $at.";
+                $perPiece = 0.0;
+                foreach ($lots as $lot) {
+                    if (in_array($ration->dog->name, $lot->dogs, true) && $lot->batch->count->best > 0.0) {
+                        $perPiece = $held * $lot->share / $lot->batch->count->best;
+                    }
+                }
+                if ($kg !== null && $perPiece > 0.0 && ($ration->pieces ?? 0.0) > 0.0) {
+                    $said[] = ucfirst($row['name']).': '.self::number($perPiece * $ration->pieces / $kg)." {$row['unit']} in {$ration->dog->name}'s full ration of ".self::number($ration->pieces).", were it baked; $sign from $at.";
                 }
             }
         }
@@ -126,7 +134,7 @@ final class Story
         return $code === null ? 'nothing in it to count' : (self::HOLDS[$code] ?? $code);
     }
 
-    private static function ofLimit(Limit $limit, Batch $batch): string
+    public static function ofLimit(Limit $limit, Batch $batch): string
     {
         $pieces = number_format($limit->piecesPerDay, 2);
         $made = $limit->made;

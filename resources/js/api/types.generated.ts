@@ -131,6 +131,12 @@ export interface FormulateRequest {
      * @maxItems 300
      */
     pantry?: OwnFood[] | null
+    /**
+     * @maxItems 10
+     */
+    portions?: AskedPortion[] | null
+    tray?: Tray | null
+    oven?: Oven | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -266,6 +272,36 @@ export interface OwnFood {
     ingredients?: string | null
 }
 
+export interface AskedPortion {
+    name?: string | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: string[] | null
+    share?: number | null
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+}
+
+export interface Tray {
+    widthMm: number
+    lengthMm: number
+    gapMm?: number | null
+    atOnce?: number | null
+}
+
+export interface Oven {
+    celsius?: number | null
+    fan?: boolean | null
+}
+
 export interface FormulateAnswer {
     version: 1
     dataVersion: string
@@ -292,6 +328,7 @@ export interface FormulateAnswer {
         explain?: {
             sign: string | null
             made: string[]
+            panel: Panel
         }
     }
     piece: {
@@ -312,6 +349,7 @@ export interface FormulateAnswer {
         message: string
     }[]
     explain?: AnswerExplain
+    portions?: PortionOfBatch[]
 }
 
 export interface AnswerLine {
@@ -369,6 +407,25 @@ export interface Offer {
     reason: string
 }
 
+export interface Panel {
+    moisture: number
+    kcalPer100g: number
+    kcalModified: number | null
+    kcalModifiedPer100g: number | null
+    class: string
+    rows: PanelRow[]
+}
+
+export interface PanelRow {
+    name: string
+    unit: string
+    piece: number
+    batch: number
+    per100g: number | null
+    dryMatterPer100g: number | null
+    per1000kcal: number | null
+}
+
 export interface Ration {
     dog: string
     stage: 'puppy' | 'adult' | 'senior'
@@ -417,7 +474,27 @@ export interface Ration {
         safeBiteMm: number | null
         shows: string
         made: string[]
+        portion: string | null
+        limits: {
+            code: string
+            shows: string
+            made: string
+        }[]
+        ramp: {
+            days: string
+            pieces: number
+        }[]
+        breakInto: {
+            along: number
+            across: number
+        } | null
+        wouldFit: AnyCut | null
     }
+}
+
+export interface AnyCut {
+    shape: string
+    [k: string]: number | string
 }
 
 export interface AnswerExplain {
@@ -427,6 +504,61 @@ export interface AnswerExplain {
 export interface Doubt {
     text: string
     question: string
+}
+
+export interface PortionOfBatch {
+    name: string | null
+    dogs: string[]
+    share: number
+    doughGrams: Range
+    bakedGrams: Range
+    kcal: Range
+    cut: AnyCut
+    texture: string
+    piece: {
+        count: Range
+        doughGrams: Range
+        bakedGrams: Range
+        kcal: Range
+    }
+    daysItLasts: number | null
+    heat: Heat
+    sheet: SheetPlan | null
+    oddity: string | null
+}
+
+export interface Heat {
+    stages: HeatStage[]
+    cores: {
+        celsius: number
+        foods: string[]
+        what: string
+    }[]
+    coreStep: string | null
+    fan: boolean
+}
+
+export interface HeatStage {
+    does: string
+    minutesLow: number
+    minutesHigh: number
+    firstLookMinutes: number
+    celsius: number | null
+    fahrenheit: number | null
+    gasMark: string | null
+    sign: string
+}
+
+export interface SheetPlan {
+    perSheet: number
+    sheets: number
+    lastSheet: number
+    rounds: number
+    staggered: boolean
+    pieceMm: number[]
+    at: number[][]
+    edgesMm: number[]
+    says: string | null
 }
 
 export interface RefusedRequest {
@@ -823,6 +955,87 @@ export interface ShelfProduct {
     ingredients: string
 }
 
+export type Cut1 =
+    | {
+          shape: 'round'
+          diameterMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'square'
+          sideMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'rectangle'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'bone'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'heart'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'star'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'strip'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'area'
+          areaMm2: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'log'
+          diameterMm: number
+          sliceMm: number
+      }
+    | {
+          shape: 'ball'
+          diameterMm: number
+      }
+    | {
+          shape: 'scoop'
+          ml: number
+      }
+    | {
+          shape: 'mould'
+          cavityMl: number
+          cavities: number
+      }
+    | {
+          shape: 'grid'
+          sheetWidthMm: number
+          sheetLengthMm: number
+          depthMm: number
+          columns: number
+          rows: number
+      }
+    | {
+          shape: 'slices'
+          count: number
+      }
+    | {
+          shape: 'pieces'
+          count: number
+      }
+
 export interface RescueRequest {
     version: 1
     recipe: {
@@ -888,6 +1101,12 @@ export interface RescueRequest {
      * @maxItems 500
      */
     swaps?: OwnSwap[] | null
+    /**
+     * @maxItems 10
+     */
+    portions?: AskedPortion[] | null
+    tray?: Tray | null
+    oven?: Oven | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -998,6 +1217,12 @@ export interface SwapsRequest {
      * @maxItems 12
      */
     jobs?: string[] | null
+    /**
+     * @maxItems 10
+     */
+    portions?: AskedPortion[] | null
+    tray?: Tray | null
+    oven?: Oven | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1094,6 +1319,12 @@ export interface DoughRequest {
     pantry?: OwnFood[] | null
     feels?: string | null
     wants?: string | null
+    /**
+     * @maxItems 10
+     */
+    portions?: AskedPortion[] | null
+    tray?: Tray | null
+    oven?: Oven | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1110,4 +1341,587 @@ export interface DoughAdd {
     ingredient: string
     grams: number
     text: string
+}
+
+export interface SizeRequest {
+    version: 1
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    today?: string | null
+    explain?: boolean | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
+    tray?: Tray | null
+    oven?: Oven | null
+    cut?: OpenCut | null
+    /**
+     * @minItems 1
+     * @maxItems 50
+     */
+    wishes: Wish[]
+    days?: number | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface OpenCut {
+    shape:
+        | 'round'
+        | 'square'
+        | 'rectangle'
+        | 'bone'
+        | 'heart'
+        | 'star'
+        | 'area'
+        | 'strip'
+        | 'log'
+        | 'ball'
+        | 'scoop'
+        | 'mould'
+        | 'grid'
+        | 'slices'
+        | 'pieces'
+    areaMm2?: number | null
+    cavities?: number | null
+    cavityMl?: number | null
+    columns?: number | null
+    count?: number | null
+    depthMm?: number | null
+    diameterMm?: number | null
+    lengthMm?: number | null
+    ml?: number | null
+    rows?: number | null
+    sheetLengthMm?: number | null
+    sheetWidthMm?: number | null
+    sideMm?: number | null
+    sliceMm?: number | null
+    thicknessMm?: number | null
+    widthMm?: number | null
+}
+
+export interface Wish {
+    dog: string
+    piecesPerDay: number
+}
+
+export interface SizeAnswer {
+    version: 1
+    possible: boolean
+    why: string | null
+    remedy: string | null
+    batchFactor: number | null
+    sizes: SolvedSize[]
+    ifCleared: SizesIfCleared | null
+}
+
+export interface SolvedSize {
+    dogs: string[]
+    cut: AnyCut
+    pieces: number
+    kcalPerPiece: number
+    doughGrams: number
+    commonCutterMm: number | null
+    sheet: SheetPlan | null
+}
+
+export interface SizesIfCleared {
+    version: 1
+    possible: boolean
+    why: string | null
+    remedy: string | null
+    batchFactor: number | null
+    sizes: SolvedSize1[]
+}
+
+export interface SolvedSize1 {
+    dogs: string[]
+    cut: AnyCut1
+    pieces: number
+    kcalPerPiece: number
+    doughGrams: number
+    commonCutterMm: number | null
+    sheet: SheetPlan1 | null
+}
+
+export interface AnyCut1 {
+    shape: string
+    [k: string]: number | string
+}
+
+export interface SheetPlan1 {
+    perSheet: number
+    sheets: number
+    lastSheet: number
+    rounds: number
+    staggered: boolean
+    pieceMm: number[]
+    at: number[][]
+    edgesMm: number[]
+    says: string | null
+}
+
+export interface ScaleRequest {
+    version: 1
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    today?: string | null
+    explain?: boolean | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
+    /**
+     * @maxItems 10
+     */
+    portions?: AskedPortion[] | null
+    tray?: Tray | null
+    oven?: Oven | null
+    by: ScaleBy
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface ScaleBy {
+    factor?: number | null
+    pieces?: number | null
+    days?: number | null
+    tin?: {
+        widthMm?: number | null
+        lengthMm?: number | null
+        diameterMm?: number | null
+        depthMm: number
+    } | null
+    atHand?: {
+        line: number
+        grams: number
+    } | null
+}
+
+export interface ScaleAnswer {
+    version: 1
+    factor: number
+    recipeText: string
+    lines: {
+        line: string
+        to: string
+        note: string | null
+    }[]
+    warnings: string[]
+    wholeEggs: {
+        factor: number
+        recipeText: string
+        says: string
+    } | null
+}
+
+export interface OccasionRequest {
+    version: 1
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    today?: string | null
+    explain?: boolean | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
+    /**
+     * @maxItems 10
+     */
+    portions?: AskedPortion[] | null
+    tray?: Tray | null
+    oven?: Oven | null
+    occasion: {
+        dog: string
+        pieces: number
+    }
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface OccasionAnswer {
+    version: 1
+    possible: boolean
+    why: string | null
+    mostPieces: number
+    kcal: number | null
+    budgetKcal: number | null
+    daysWithout: number | null
+    holdBackGrams: number | null
+    says: string
+}
+
+export interface WeekRequest {
+    version: 1
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
+    from?: string | null
+    /**
+     * @minItems 1
+     * @maxItems 8
+     */
+    treats: AskedTreat[]
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface AskedTreat {
+    name: string
+    share?: number | null
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    /**
+     * @maxItems 10
+     */
+    portions?: AskedPortion[] | null
+}
+
+export interface WeekAnswer {
+    version: 1
+    from: string | null
+    dogs: DogOfWeek[]
+    treats: TreatOfWeek[]
+}
+
+export interface DogOfWeek {
+    dog: string
+    budgetKcal: number | null
+    kcal: number
+    holdBackGrams: number | null
+    heldBy: string | null
+    treats: TreatOfDog[]
+}
+
+export interface TreatOfDog {
+    treat: string
+    piecesPerDay: number
+    kcal: number
+    why: string | null
+    ramp: {
+        days: string
+        pieces: number
+    }[]
+}
+
+export interface TreatOfWeek {
+    treat: string
+    pieces: number
+    piecesPerDay: number
+    kcalPerPiece: number
+    daysItLasts: number | null
+    until: string | null
+}
+
+export interface GiveAwayRequest {
+    version: 1
+    recipe: {
+        title?: string | null
+        text: string
+        steps?: string | null
+    }
+    cut?: Cut | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: TableDog[] | null
+    policy?: Policy | null
+    /**
+     * @maxItems 100
+     */
+    labels?:
+        | {
+              name: string
+              ingredients: string
+          }[]
+        | null
+    /**
+     * @maxItems 500
+     */
+    confirmed?:
+        | {
+              code: string
+              line?: string | null
+              dog?: string | null
+          }[]
+        | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    today?: string | null
+    explain?: boolean | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
+    /**
+     * @maxItems 10
+     */
+    portions?: AskedPortion[] | null
+    tray?: Tray | null
+    oven?: Oven | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface GiveAwayAnswer {
+    version: 1
+    rows: GiveAwayRow[]
+    stops: string | null
+    assumes: string
+}
+
+export interface GiveAwayRow {
+    kg: number
+    lb: number
+    piecesPerDay: number | null
+    kcal: number
+    shows: string
+    breakFirst: boolean
+}
+
+export interface ProfileRequest {
+    version: 1
+    dog: TableDog
+    policy?: Policy | null
+    meals?: number | null
+    /**
+     * @maxItems 500
+     */
+    weighings?:
+        | {
+              ageMonths?: number | null
+              kg: number
+          }[]
+        | null
+}
+/**
+ * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
+ */
+
+export interface ProfileAnswer {
+    version: 1
+    stage: 'puppy' | 'adult' | 'senior'
+    stageWhy: string
+    idealWeightKg: number | null
+    idealSays: string | null
+    restingKcal: number | null
+    schools: School[]
+    difference: string | null
+    budget: {
+        kcal: number
+        percent: number
+        reason: string
+    } | null
+    safeBiteMm: number | null
+    breedNote: string | null
+    meals: {
+        foodGrams: number
+        treatShareGrams: number
+        perMealGrams: number | null
+    } | null
+    assumed: string[]
+    questions: string[]
+    growth: Growth | null
+}
+
+export interface School {
+    school: string
+    name: string
+    chosen: boolean
+    dailyKcal: Range | null
+    made: string | null
+    note: string | null
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Growth {
+    expectedKg: number | null
+    adultFromMonths: number
+    weighings: {
+        ageMonths: number | null
+        kg: number
+    }[]
+    curve: {
+        kg: number
+        kcal: number
+    }[]
+    source: string
 }
