@@ -15,6 +15,7 @@ use App\Http\Controllers\ProductController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\TableController;
 use App\Http\Controllers\UpController;
+use App\Http\Controllers\WeighingController;
 use Illuminate\Support\Facades\Route;
 
 // Stateless: the core answers, no database is asked, so the bench goes on when the database is down.
@@ -42,6 +43,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::patch('kitchen', [KitchenController::class, 'update'])->name('kitchen.update');
     Route::put('table', TableController::class)->name('table.update');
     Route::apiResource('dogs', DogController::class);
+    Route::apiResource('dogs.weighings', WeighingController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('recipes', RecipeController::class);
     Route::apiResource('products', ProductController::class);
     Route::apiResource('names', OwnNameController::class)->only(['index', 'store', 'destroy']);

@@ -33,6 +33,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<string> $dislikes
  * @property ?float $food_kcal_per_100g
  * @property ?float $budget_percent
+ * @property ?int $meals
+ * @property ?string $weight_said what was said where it was more than a number: "50 to 60 lb"
  * @property bool $at_table
  * @property int $position
  */
@@ -45,7 +47,7 @@ final class Dog extends Model
 
     protected $fillable = [
         'name', 'weight_kg', 'born_on', 'sex', 'neutered', 'body_condition', 'activity', 'breed', 'expected_adult_weight_kg', 'stage', 'teeth', 'eating',
-        'allergies', 'allow_list', 'conditions', 'medicines', 'new_ingredients', 'dislikes', 'food_kcal_per_100g', 'budget_percent', 'at_table', 'position',
+        'allergies', 'allow_list', 'conditions', 'medicines', 'new_ingredients', 'dislikes', 'food_kcal_per_100g', 'budget_percent', 'at_table', 'position', 'meals', 'weight_said',
     ];
 
     protected $attributes = [
@@ -57,7 +59,7 @@ final class Dog extends Model
     protected $casts = [
         'weight_kg' => 'float', 'born_on' => 'immutable_date', 'neutered' => 'boolean', 'body_condition' => 'integer', 'expected_adult_weight_kg' => 'float',
         'allergies' => 'array', 'allow_list' => 'array', 'conditions' => 'array', 'medicines' => 'array', 'new_ingredients' => 'array', 'dislikes' => 'array',
-        'food_kcal_per_100g' => 'float', 'budget_percent' => 'float', 'at_table' => 'boolean', 'position' => 'integer',
+        'food_kcal_per_100g' => 'float', 'budget_percent' => 'float', 'at_table' => 'boolean', 'position' => 'integer', 'meals' => 'integer',
     ];
 
     /** Age today, in months. */

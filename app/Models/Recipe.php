@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $steps
  * @property ?array<string, mixed> $cut
  * @property ?string $texture
+ * @property ?list<array<string, mixed>> $portions
  * @property ?string $parent_id
  * @property string $notes
  * @property bool $promoted
@@ -33,10 +34,10 @@ final class Recipe extends Model
     /** @use HasFactory<RecipeFactory> */
     use BelongsToKitchen, HasFactory, HasUuids;
 
-    protected $fillable = ['title', 'text', 'steps', 'cut', 'texture', 'source', 'yield', 'prep_minutes', 'bake_minutes', 'judged', 'parent_id', 'notes', 'promoted'];
+    protected $fillable = ['title', 'text', 'steps', 'cut', 'texture', 'source', 'yield', 'prep_minutes', 'bake_minutes', 'judged', 'parent_id', 'notes', 'promoted', 'portions'];
 
     protected $attributes = ['steps' => '', 'notes' => '', 'promoted' => false];
 
     /** @var array<string, string> */
-    protected $casts = ['cut' => 'array', 'prep_minutes' => 'float', 'bake_minutes' => 'float', 'judged' => 'array', 'promoted' => 'boolean', 'updated_at' => 'immutable_datetime'];
+    protected $casts = ['cut' => 'array', 'portions' => 'array', 'prep_minutes' => 'float', 'bake_minutes' => 'float', 'judged' => 'array', 'promoted' => 'boolean', 'updated_at' => 'immutable_datetime'];
 }

@@ -13,6 +13,7 @@ use App\Models\OwnName;
 use App\Models\OwnSwap;
 use App\Models\Product;
 use App\Models\Recipe;
+use App\Models\Weighing;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
 use Illuminate\Database\Eloquent\Model;
@@ -34,7 +35,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
-        foreach ([Dog::class, Recipe::class, Product::class, OwnName::class, OwnFood::class, OwnSwap::class, Confirmation::class] as $model) {
+        foreach ([Dog::class, Recipe::class, Product::class, OwnName::class, OwnFood::class, OwnSwap::class, Confirmation::class, Weighing::class] as $model) {
             Gate::policy($model, OfThisKitchen::class);
         }
     }

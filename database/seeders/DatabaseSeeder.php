@@ -7,12 +7,17 @@ namespace Database\Seeders;
 use App\Models\Dog;
 use App\Models\Kitchen;
 use App\Models\Recipe;
+use App\Models\Weighing;
 use App\Support\CurrentKitchen;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 
 /** The demo kitchen: Lock Cottage, its six dogs and eight recipes. All made up. */
 final class DatabaseSeeder extends Seeder
 {
+    /** kg by weeks ago, made up. */
+    private const WEIGHED = ['Biscay' => [10 => 8.6, 8 => 10.4, 6 => 12.1, 4 => 13.9, 2 => 15.6, 0 => 17.0], 'Ferris' => [16 => 34.8, 8 => 35.5, 0 => 36.0]];
+
     public function run(CurrentKitchen $current): void
     {
         $kitchen = Kitchen::query()->firstOrCreate(['slug' => 'lock-cottage'], ['name' => 'Lock Cottage', 'baker' => 'Ines Marlow']);
@@ -23,7 +28,10 @@ final class DatabaseSeeder extends Seeder
         foreach ($this->dogs() as $position => $dog) {
             $age = $dog['age'];
             unset($dog['age']);
-            Dog::query()->create($dog + ['born_on' => Dog::bornOn($age), 'position' => $position]);
+            $kept = Dog::query()->create($dog + ['born_on' => Dog::bornOn($age), 'position' => $position, 'meals' => $age < 12 ? 3 : 2]);
+            foreach (self::WEIGHED[$dog['name']] ?? [] as $weeksAgo => $kg) {
+                Weighing::query()->create(['dog_id' => $kept->id, 'weighed_on' => CarbonImmutable::today()->subWeeks($weeksAgo), 'kg' => $kg]);
+            }
         }
         foreach ($this->recipes() as $recipe) {
             Recipe::query()->create($recipe);

@@ -10,6 +10,7 @@ use App\Models\OwnName;
 use App\Models\OwnSwap;
 use App\Models\Product;
 use App\Models\Recipe;
+use App\Models\Weighing;
 use App\Support\CurrentKitchen;
 use App\Support\NoKitchenOpen;
 use Illuminate\Database\Eloquent\Model;
@@ -30,8 +31,10 @@ function othersThings(TestCase $test): array
         'dog' => Dog::factory()->create(['name' => 'Stranger']), 'recipe' => Recipe::factory()->create(['title' => 'Strange rounds']), 'product' => $product,
         'name' => OwnName::query()->create(['words' => 'strange words', 'ingredient' => 'oat-flour']), 'food' => OwnFood::query()->create(['name' => 'Strange food', 'fields' => []]),
         'swap' => OwnSwap::query()->create(['out' => 'raisin', 'in' => 'pear', 'note' => 'Strange swap']),
+        'weighing' => null,
         'confirmation' => Confirmation::query()->create(['code' => 'broth', 'level' => 'check-label', 'words' => 'Strange saying', 'said_by' => 'Somebody', 'data_version' => 'x', 'said_at' => now()]),
     ];
+    $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 
     return $things;

@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\DogRequest;
 use App\Http\Resources\DogResource;
 use App\Models\Dog;
+use App\Models\Weighing;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -23,6 +25,8 @@ final class DogController
     {
         $dog = Dog::query()->create($request->columns() + ['position' => (int) Dog::query()->max('position') + 1]);
 
+        $this->weighed($dog);
+
         return (new DogResource($dog->refresh()))->response()->setStatusCode(201);
     }
 
@@ -35,8 +39,19 @@ final class DogController
     {
         Gate::authorize('update', $dog);
         $dog->update($request->columns());
+        if ($dog->wasChanged('weight_kg')) {
+            $this->weighed($dog);
+        }
 
         return new DogResource($dog->refresh());
+    }
+
+    /** A weight that was entered is a weighing of today. */
+    private function weighed(Dog $dog): void
+    {
+        if ($dog->weight_kg !== null) {
+            Weighing::query()->updateOrCreate(['dog_id' => $dog->id, 'weighed_on' => CarbonImmutable::today()->format('Y-m-d')], ['kg' => $dog->weight_kg]);
+        }
     }
 
     public function destroy(Dog $dog): Response

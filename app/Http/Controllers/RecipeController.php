@@ -58,7 +58,7 @@ final class RecipeController
             return $columns;
         }
         $dogs = DogResource::collection(Dog::query()->where('at_table', true)->orderBy('position')->get())->resolve();
-        $table = array_map(static fn (array $dog): array => array_diff_key($dog, ['id' => 1, 'bornOn' => 1, 'atTable' => 1]), $dogs);
+        $table = array_map(static fn (array $dog): array => array_diff_key($dog, ['id' => 1, 'bornOn' => 1, 'atTable' => 1, 'meals' => 1, 'weightSaid' => 1]), $dogs);
         try {
             $answer = Formulate::answer(Question::fromJson(json_encode(array_filter(['version' => 1, 'recipe' => ['text' => $text, 'steps' => (string) ($columns['steps'] ?? '')], 'dogs' => $table]), JSON_THROW_ON_ERROR)));
         } catch (RequestRefused) {

@@ -9,6 +9,7 @@ use App\Support\CurrentKitchen;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use MildBowl\Core\Dogs\Weight;
 use MildBowl\Core\Formulate\Choices;
 use MildBowl\Core\Formulate\DogReader;
 use MildBowl\Core\Pantry\Catalogue;
@@ -19,7 +20,7 @@ final class DogRequest extends StrictRequest
         'name' => 'name', 'weightKg' => 'weight_kg', 'bornOn' => 'born_on', 'sex' => 'sex', 'neutered' => 'neutered', 'bodyCondition' => 'body_condition',
         'activity' => 'activity', 'breed' => 'breed', 'expectedAdultWeightKg' => 'expected_adult_weight_kg', 'stage' => 'stage', 'teeth' => 'teeth',
         'eating' => 'eating', 'allergies' => 'allergies', 'allowList' => 'allow_list', 'conditions' => 'conditions', 'medicines' => 'medicines',
-        'newIngredients' => 'new_ingredients', 'dislikes' => 'dislikes', 'foodKcalPer100g' => 'food_kcal_per_100g', 'budgetPercent' => 'budget_percent', 'atTable' => 'at_table',
+        'newIngredients' => 'new_ingredients', 'dislikes' => 'dislikes', 'foodKcalPer100g' => 'food_kcal_per_100g', 'budgetPercent' => 'budget_percent', 'atTable' => 'at_table', 'meals' => 'meals',
     ];
 
     /** @return array<string, mixed> */
@@ -37,6 +38,8 @@ final class DogRequest extends StrictRequest
             'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'string', 'filled', 'max:60', Rule::unique('dogs', 'name')
                 ->where('kitchen_id', app(CurrentKitchen::class)->id())->ignore($this->route('dog'))],
             'weightKg' => $kg,
+            'weight' => ['nullable', 'string', 'max:40', $this->isWeight(...)],
+            'meals' => ['nullable', 'integer', 'between:1,10'],
             'ageMonths' => ['nullable', 'numeric', 'between:0,400'],
             'bornOn' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today', 'after:-35 years'],
             'sex' => ['nullable', Rule::in($choices['sexes'])],
@@ -79,16 +82,27 @@ final class DogRequest extends StrictRequest
             'ageMonths.between' => 'The age should be from 0 to 400 months.',
             'bodyCondition.between' => 'Body condition runs from 1 to 9.',
             'foodKcalPer100g.between' => 'Food holds from 20 to 900 kcal per 100 g.',
+            'meals.between' => 'From 1 to 10 meals a day.',
             'budgetPercent.between' => 'The treat budget may be lowered, never raised above 10 %.',
             'bornOn.before_or_equal' => 'The birth date lies in the future.',
         ];
+    }
+
+    private function isWeight(string $path, mixed $value, \Closure $fail): void
+    {
+        $range = is_string($value) ? Weight::read($value) : null;
+        if ($range === null) {
+            $fail('The weight should be a number, such as 17, 38 lb, or 50 to 60 lb.');
+        } elseif ($range->low < DogReader::LIGHTEST_KG || $range->high > DogReader::HEAVIEST_KG) {
+            $fail('A dog weighs from 0.3 to 120 kg.');
+        }
     }
 
     public function withValidator(Validator $validator): void
     {
         parent::withValidator($validator);
         $validator->after(function (Validator $validator): void {
-            $weight = $this->input('weightKg');
+            $weight = is_string($this->input('weight')) ? Weight::read($this->input('weight'))?->high : $this->input('weightKg');
             $expected = $this->input('expectedAdultWeightKg');
             if (is_numeric($weight) && is_numeric($expected) && (float) $expected < (float) $weight) {
                 $validator->errors()->add('expectedAdultWeightKg', 'The expected adult weight is under the present one. Leave it empty for a grown dog.');
@@ -106,6 +120,15 @@ final class DogRequest extends StrictRequest
                     ? array_values(array_unique(array_map(static fn (mixed $food): string => (string) Catalogue::resolveGroupOrId((string) $food), $value)))
                     : $value;
             }
+        }
+        // of a range the low end is taken: less energy, and fewer treats
+        $said = $this->validated('weight');
+        if ($this->has('weight')) {
+            $range = is_string($said) ? Weight::read($said) : null;
+            $columns['weight_kg'] = $range === null ? null : round($range->low, 2);
+            $columns['weight_said'] = $range === null || ($range->isExact() && is_numeric(str_replace(',', '.', (string) $said))) ? null : trim((string) $said);
+        } elseif ($this->has('weightKg')) {
+            $columns['weight_said'] = null;
         }
         $age = $this->validated('ageMonths');
         if ($this->has('ageMonths') && ! $this->filled('bornOn')) {

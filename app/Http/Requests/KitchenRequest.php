@@ -12,6 +12,7 @@ final class KitchenRequest extends StrictRequest
     private const COLUMNS = [
         'name' => 'name', 'energySchool' => 'energy_school', 'calorieConvention' => 'calorie_convention', 'garlic' => 'garlic', 'units' => 'units',
         'pseudoGrains' => 'pseudo_grains', 'budgetPercent' => 'budget_percent', 'amountsAs' => 'amounts_as', 'temperature' => 'temperature',
+        'trayWidthMm' => 'tray_width_mm', 'trayLengthMm' => 'tray_length_mm', 'trayGapMm' => 'tray_gap_mm', 'traysAtOnce' => 'trays_at_once', 'ovenFan' => 'oven_fan',
     ];
 
     /** @return array<string, mixed> */
@@ -22,12 +23,26 @@ final class KitchenRequest extends StrictRequest
             'budgetPercent' => ['nullable', 'numeric', 'between:0,10'],
             'amountsAs' => ['sometimes', Rule::in(['grams', 'cups'])],
             'temperature' => ['sometimes', Rule::in(['C', 'F'])],
+            'trayWidthMm' => ['sometimes', 'numeric', 'between:50,2000'],
+            'trayLengthMm' => ['sometimes', 'numeric', 'between:50,2000'],
+            'trayGapMm' => ['sometimes', 'numeric', 'between:0,100'],
+            'traysAtOnce' => ['sometimes', 'integer', 'between:1,20'],
+            'ovenFan' => ['sometimes', 'boolean:strict'],
         ];
         foreach (Policy::CHOICES as $key => $choices) {
             $rules[$key] = ['sometimes', Rule::in($choices)];
         }
 
         return $rules;
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'trayWidthMm.between' => 'A tray is from 50 to 2000 mm wide.', 'trayLengthMm.between' => 'A tray is from 50 to 2000 mm long.',
+            'trayGapMm.between' => 'Leave from 0 to 100 mm between pieces.', 'traysAtOnce.between' => 'From 1 to 20 trays at once.',
+        ];
     }
 
     /** @return array<string, mixed> */

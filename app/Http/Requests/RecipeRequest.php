@@ -8,6 +8,7 @@ use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use Illuminate\Validation\Rule;
 use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Formulate\AskedPortion;
 use MildBowl\Core\Formulate\Request;
 
 /** A recipe as it is kept. Unreadable lines and half a recipe are kept too: only what cannot be stored is refused. */
@@ -23,6 +24,7 @@ final class RecipeRequest extends StrictRequest
             'text' => [$this->isMethod('POST') ? 'present' : 'sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
             'steps' => ['sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
             'cut' => ['sometimes', 'nullable', 'array'],
+            'portions' => ['sometimes', 'nullable', 'array', 'max:10'],
             'parentId' => ['sometimes', 'nullable', 'uuid', Rule::exists('recipes', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id()), $this->notItsOwnChild(...)],
             'notes' => ['sometimes', 'nullable', 'string', 'max:5000'],
             'promoted' => ['sometimes', 'boolean:strict'],
@@ -65,6 +67,10 @@ final class RecipeRequest extends StrictRequest
         }
         if (isset($columns['cut'])) {
             Request::cutOf($columns['cut']);
+        }
+
+        if (is_array($columns['portions'] ?? null)) {
+            AskedPortion::kept($columns['portions']);
         }
 
         return $columns;

@@ -37,6 +37,8 @@ final class DogResource extends JsonResource
             'dislikes' => $this->dislikes,
             'foodKcalPer100g' => $this->food_kcal_per_100g,
             'budgetPercent' => $this->budget_percent,
+            'meals' => $this->meals,
+            'weightSaid' => $this->weight_said,
             'atTable' => $this->at_table,
         ];
     }

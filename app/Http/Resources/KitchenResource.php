@@ -27,6 +27,8 @@ final class KitchenResource extends JsonResource
             ],
             'amountsAs' => $this->amounts_as,
             'temperature' => $this->temperature,
+            'tray' => ['widthMm' => $this->tray_width_mm, 'lengthMm' => $this->tray_length_mm, 'gapMm' => $this->tray_gap_mm, 'atOnce' => $this->trays_at_once],
+            'ovenFan' => $this->oven_fan,
         ];
     }
 }

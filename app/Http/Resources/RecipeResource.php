@@ -21,6 +21,7 @@ final class RecipeResource extends JsonResource
             'steps' => $this->steps,
             'cut' => $this->cut,
             'texture' => $this->texture,
+            'portions' => $this->portions,
             'parentId' => $this->parent_id,
             'notes' => $this->notes,
             'promoted' => $this->promoted,

@@ -27,14 +27,26 @@ final readonly class AskedPortion
     ) {}
 
     /**
-     * @param  list<Dog>  $atTable
+     * Portions as a kitchen keeps them, whoever is at the table; refused when they are not the contract's.
+     *
+     * @param  array<array-key, mixed>  $portions
+     *
+     * @throws RequestRefused
+     */
+    public static function kept(array $portions): void
+    {
+        self::all(new Node(json_decode((string) json_encode(array_values($portions))), '/portions'), null);
+    }
+
+    /**
+     * @param  list<Dog>|null  $atTable  null: any name is taken
      * @return list<self>
      *
      * @throws RequestRefused
      */
-    public static function all(?Node $node, array $atTable): array
+    public static function all(?Node $node, ?array $atTable): array
     {
-        $names = array_map(static fn (Dog $dog): string => $dog->name, $atTable);
+        $names = $atTable === null ? null : array_map(static fn (Dog $dog): string => $dog->name, $atTable);
         $portions = $taken = [];
         $shares = 0.0;
         foreach ($node?->list(self::MOST) ?? [] as $one) {
@@ -42,7 +54,7 @@ final readonly class AskedPortion
             $dogs = [];
             foreach ($one->get('dogs')?->list(50) ?? [] as $dog) {
                 $name = $dog->string(60);
-                if (! in_array($name, $names, true)) {
+                if ($names !== null && ! in_array($name, $names, true)) {
                     throw RequestRefused::outOfRange($dog->path, "No dog called $name is at the table.");
                 }
                 if (isset($taken[$name])) {

@@ -576,6 +576,87 @@ export interface RefusedRequest {
     }
 }
 
+export type Cut1 =
+    | {
+          shape: 'round'
+          diameterMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'square'
+          sideMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'rectangle'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'bone'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'heart'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'star'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'strip'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'area'
+          areaMm2: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'log'
+          diameterMm: number
+          sliceMm: number
+      }
+    | {
+          shape: 'ball'
+          diameterMm: number
+      }
+    | {
+          shape: 'scoop'
+          ml: number
+      }
+    | {
+          shape: 'mould'
+          cavityMl: number
+          cavities: number
+      }
+    | {
+          shape: 'grid'
+          sheetWidthMm: number
+          sheetLengthMm: number
+          depthMm: number
+          columns: number
+          rows: number
+      }
+    | {
+          shape: 'slices'
+          count: number
+      }
+    | {
+          shape: 'pieces'
+          count: number
+      }
+
 export interface OpenKitchen {
     kitchen: Kitchen
     dogs: Dog[]
@@ -585,6 +666,7 @@ export interface OpenKitchen {
     foods: KeptFood[]
     record?: ConfirmationRecord[]
     swaps: KeptSwap[]
+    weighing?: Weighing[]
 }
 
 export interface Kitchen {
@@ -600,6 +682,15 @@ export interface Kitchen {
     }
     amountsAs: 'grams' | 'cups'
     temperature: 'C' | 'F'
+    tray: KitchenTray
+    ovenFan: boolean
+}
+
+export interface KitchenTray {
+    widthMm: number
+    lengthMm: number
+    gapMm: number
+    atOnce: number
 }
 
 export interface Dog {
@@ -651,6 +742,8 @@ export interface Dog {
     foodKcalPer100g: number | null
     budgetPercent: number | null
     atTable: boolean
+    meals: number | null
+    weightSaid: string | null
 }
 
 export interface Recipe {
@@ -669,6 +762,7 @@ export interface Recipe {
     parentId: string | null
     notes: string
     promoted: boolean
+    portions: AskedPortion[] | null
 }
 
 export interface Judged {
@@ -736,6 +830,12 @@ export interface OwnSwap {
     ratio?: number | null
     rating?: 'good' | 'bad' | null
     note?: string | null
+}
+
+export interface Weighing {
+    id: string
+    on: string
+    kg: number
 }
 
 export interface Choices {
@@ -954,87 +1054,6 @@ export interface ShelfProduct {
     name: string
     ingredients: string
 }
-
-export type Cut1 =
-    | {
-          shape: 'round'
-          diameterMm: number
-          thicknessMm: number
-      }
-    | {
-          shape: 'square'
-          sideMm: number
-          thicknessMm: number
-      }
-    | {
-          shape: 'rectangle'
-          widthMm: number
-          lengthMm: number
-          thicknessMm: number
-      }
-    | {
-          shape: 'bone'
-          widthMm: number
-          lengthMm: number
-          thicknessMm: number
-      }
-    | {
-          shape: 'heart'
-          widthMm: number
-          lengthMm: number
-          thicknessMm: number
-      }
-    | {
-          shape: 'star'
-          widthMm: number
-          lengthMm: number
-          thicknessMm: number
-      }
-    | {
-          shape: 'strip'
-          widthMm: number
-          lengthMm: number
-          thicknessMm: number
-      }
-    | {
-          shape: 'area'
-          areaMm2: number
-          thicknessMm: number
-      }
-    | {
-          shape: 'log'
-          diameterMm: number
-          sliceMm: number
-      }
-    | {
-          shape: 'ball'
-          diameterMm: number
-      }
-    | {
-          shape: 'scoop'
-          ml: number
-      }
-    | {
-          shape: 'mould'
-          cavityMl: number
-          cavities: number
-      }
-    | {
-          shape: 'grid'
-          sheetWidthMm: number
-          sheetLengthMm: number
-          depthMm: number
-          columns: number
-          rows: number
-      }
-    | {
-          shape: 'slices'
-          count: number
-      }
-    | {
-          shape: 'pieces'
-          count: number
-      }
 
 export interface RescueRequest {
     version: 1

@@ -127,10 +127,12 @@ export const useKitchen = defineStore('kitchen', () => {
 
 /** A dog as the question about a recipe wants it. */
 export function asTableDog(dog: Dog): TableDog {
-    const { id, bornOn, atTable, ...fields } = dog
+    const { id, bornOn, atTable, meals, weightSaid, ...fields } = dog
     void id
     void bornOn
     void atTable
+    void meals
+    void weightSaid
 
     return fields
 }

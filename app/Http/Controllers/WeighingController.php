@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\WeighingRequest;
+use App\Http\Resources\WeighingResource;
+use App\Models\Dog;
+use App\Models\Weighing;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+
+/** A dog's weight over time. The latest one is the weight its rations are worked out with. */
+final class WeighingController
+{
+    public function index(Dog $dog): AnonymousResourceCollection
+    {
+        return WeighingResource::collection(Weighing::query()->where('dog_id', $dog->id)->orderBy('weighed_on')->get());
+    }
+
+    public function store(WeighingRequest $request, Dog $dog): JsonResponse
+    {
+        Gate::authorize('update', $dog);
+        $kept = Weighing::query()->updateOrCreate(['dog_id' => $dog->id, 'weighed_on' => $request->validated('on')], ['kg' => $request->validated('kg')]);
+        if (! Weighing::query()->where('dog_id', $dog->id)->where('weighed_on', '>', $request->validated('on'))->exists()) {
+            $dog->update(['weight_kg' => $kept->kg, 'weight_said' => null]);
+        }
+
+        return (new WeighingResource($kept->refresh()))->response()->setStatusCode(201);
+    }
+
+    public function destroy(Dog $dog, Weighing $weighing): Response
+    {
+        Gate::authorize('delete', $weighing);
+        abort_unless($weighing->dog_id === $dog->id, 404);
+        $weighing->delete();
+
+        return response()->noContent();
+    }
+}
