@@ -11,6 +11,7 @@ use App\Models\OwnName;
 use App\Models\OwnSwap;
 use App\Models\Product;
 use App\Models\Recipe;
+use App\Models\Weighing;
 use App\Support\CurrentKitchen;
 use Illuminate\Contracts\Auth\Authenticatable;
 
@@ -19,12 +20,12 @@ final readonly class OfThisKitchen
 {
     public function __construct(private CurrentKitchen $current) {}
 
-    public function update(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation $row): bool
+    public function update(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation|Weighing $row): bool
     {
         return $row->kitchen_id === $this->current->id();
     }
 
-    public function delete(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation $row): bool
+    public function delete(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation|Weighing $row): bool
     {
         return $this->update($person, $row);
     }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiAlertOctagonOutline, mdiBookCheckOutline, mdiBowlMixOutline, mdiDogSide, mdiBarcode, mdiBookOpenPageVariantOutline, mdiHomeEditOutline, mdiWeatherNight, mdiWhiteBalanceSunny, mdiKeyboardOutline } from '@mdi/js'
+import { mdiAlertOctagonOutline, mdiBookCheckOutline, mdiBowlMixOutline, mdiDogSide, mdiBarcode, mdiBookOpenPageVariantOutline, mdiCalendarWeekOutline, mdiHomeEditOutline, mdiWeatherNight, mdiWhiteBalanceSunny, mdiKeyboardOutline } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
@@ -21,6 +21,7 @@ const places = [
     { to: '/pantry', name: 'Pantry', icon: mdiBarcode },
     { to: '/rules', name: 'Rule book', icon: mdiBookCheckOutline },
     { to: '/settings', name: 'House rules', icon: mdiHomeEditOutline },
+    { to: '/chart', name: 'Chart', icon: mdiCalendarWeekOutline },
 ]
 
 const isNight = computed(() => theme.global.current.value.dark)
@@ -43,7 +44,7 @@ useEventListener(document, 'keydown', (event) => {
     if (event.key === '?' && !typing) {
         showsKeys.value = true
         event.preventDefault()
-    } else if (event.altKey && !event.ctrlKey && ['1', '2', '3', '4', '5', '6'].includes(event.key)) {
+    } else if (event.altKey && !event.ctrlKey && ['1', '2', '3', '4', '5', '6', '7'].includes(event.key)) {
         const place = places[Number(event.key) - 1]
         if (place !== undefined) void router.push(place.to)
         event.preventDefault()

@@ -12,6 +12,8 @@ export const router = createRouter({
         { path: '/pantry', name: 'pantry', component: () => import('./pantry/PantryPlace.vue'), meta: { title: 'Pantry' } },
         { path: '/rules', name: 'rules', component: () => import('./rules/RulesPlace.vue'), meta: { title: 'Rule book' } },
         { path: '/report/:dog', name: 'report', component: () => import('./report/ReportPlace.vue'), meta: { title: 'Screening report' } },
+        { path: '/studio', name: 'studio', component: () => import('./studio/StudioPlace.vue'), meta: { title: 'Cut studio' } },
+        { path: '/chart', name: 'chart', component: () => import('./chart/ChartPlace.vue'), meta: { title: 'Week\'s chart' } },
         { path: '/settings', name: 'settings', component: () => import('./settings/SettingsPlace.vue'), meta: { title: 'House rules' } },
         { path: '/:rest(.*)*', redirect: '/bench' },
     ],

@@ -21,7 +21,8 @@ final class Scaled
     /** A kitchen fraction may miss what is meant by this share; else it is weighed. */
     private const MAY_MISS = 0.04;
 
-    private const SPOONS = ['cup' => 'cup', 'tbsp' => 'tbsp', 'tsp' => 'tsp'];
+    /** Parts of a measure that spoons and cups come in, and up to how many of it one counts. */
+    private const SPOONS = ['cup' => [4, 40], 'tbsp' => [2, 6], 'tsp' => [4, 6]];
 
     private const METRIC = ['g', 'kg', 'ml', 'l', 'dl', 'cl', 'mg'];
 
@@ -105,8 +106,7 @@ final class Scaled
         if (in_array($unit, self::METRIC, true)) {
             $new = self::number($quantity).' '.$unit;
         } elseif (isset(self::SPOONS[$unit])) {
-            $ml = $this->millilitres($unit);
-            $new = KitchenMeasure::of($quantity * $ml, $this->units);
+            $new = self::spoons($quantity, $unit) ?? KitchenMeasure::of($quantity * $this->millilitres($unit), $this->units);
         } else {
             $count = self::counted($quantity);
             if ($count === null || ($line->ingredient === 'egg' && floor($quantity + 0.01) !== round($quantity, 2))) {
@@ -152,6 +152,20 @@ final class Scaled
         }
 
         return $from === null || $to === null ? null : [$from, $to - $from];
+    }
+
+    /** The same measure again, where it comes out in parts that exist: "3 tbsp"; null where another measure serves better. */
+    private static function spoons(float $quantity, string $unit): ?string
+    {
+        [$parts, $most] = self::SPOONS[$unit];
+        $rounded = round($quantity * $parts) / $parts;
+        if ($rounded <= 0.0 || $quantity > $most || abs($rounded - $quantity) > 0.01 * $quantity) {
+            return null;
+        }
+        $whole = floor($rounded);
+        $part = self::FRACTIONS[(string) ($rounded - $whole)] ?? '';
+
+        return trim(($whole > 0 ? (int) $whole.' ' : '').$part).' '.$unit.($unit === 'cup' && $rounded > 1 ? 's' : '');
     }
 
     private function millilitres(string $unit): float

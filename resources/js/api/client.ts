@@ -1,6 +1,6 @@
 import type {
     Choices, ConfirmationRecord, Dog, FormulateAnswer, FormulateRequest, KeptFood, KeptName, Kitchen, LabelAnswer, LabelRequest, LabelShelf, Offer, OpenKitchen, OwnFood, Problem, Product, RaidAnswer, RaidRequest, ReadAnswer,
-    DoughAnswer, DoughRequest, KeptSwap, OwnSwap, Recipe, RescueAnswer, RescueRequest, RuleBook, SwapsAnswer, SwapsRequest,
+    DoughAnswer, DoughRequest, GiveAwayAnswer, OccasionAnswer, OccasionRequest, ProfileAnswer, ProfileRequest, ScaleAnswer, ScaleRequest, SizeAnswer, SizeRequest, WeekAnswer, WeekRequest, Weighing, KeptSwap, OwnSwap, Recipe, RescueAnswer, RescueRequest, RuleBook, SwapsAnswer, SwapsRequest,
 } from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
@@ -41,17 +41,18 @@ async function ask<T>(method: string, path: string, body?: unknown, signal?: Abo
     return json as T
 }
 
-export type DogFields = Partial<Omit<Dog, 'id'>>
+export type DogFields = Partial<Omit<Dog, 'id' | 'weightSaid'>> & { weight?: string | null }
 export type RecipeFields = Partial<Omit<Recipe, 'id' | 'updatedAt' | 'judged'>>
 export interface ProductFields { name?: string, number?: string | null, ingredients?: string }
 export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'recipeTitle' | 'words'>
-export type KitchenFields = Partial<Kitchen['policy'] & Pick<Kitchen, 'name' | 'amountsAs' | 'temperature'>>
+export type KitchenFields = Partial<Kitchen['policy'] & Pick<Kitchen, 'name' | 'amountsAs' | 'temperature' | 'ovenFan'> & { trayWidthMm: number, trayLengthMm: number, trayGapMm: number, traysAtOnce: number }>
 
 export const api = {
     kitchen: () => ask<OpenKitchen>('GET', 'kitchen'),
     changeKitchen: (fields: KitchenFields) => ask<Kitchen>('PATCH', 'kitchen', fields),
     choices: () => ask<Choices>('GET', 'choices'),
     setTable: (dogs: string[]) => ask<Dog[]>('PUT', 'table', { dogs }),
+    dog: (id: string) => ask<Dog>('GET', `dogs/${id}`),
     addDog: (fields: DogFields) => ask<Dog>('POST', 'dogs', fields),
     changeDog: (id: string, fields: DogFields) => ask<Dog>('PATCH', `dogs/${id}`, fields),
     removeDog: (id: string) => ask<undefined>('DELETE', `dogs/${id}`),
@@ -75,6 +76,15 @@ export const api = {
     rescue: (request: RescueRequest) => ask<RescueAnswer>('POST', 'rescue', request),
     swaps: (request: SwapsRequest) => ask<SwapsAnswer>('POST', 'swaps', request),
     dough: (request: DoughRequest) => ask<DoughAnswer>('POST', 'dough', request),
+    size: (request: SizeRequest, signal?: AbortSignal) => ask<SizeAnswer>('POST', 'size', request, signal),
+    scale: (request: ScaleRequest, signal?: AbortSignal) => ask<ScaleAnswer>('POST', 'scale', request, signal),
+    occasion: (request: OccasionRequest) => ask<OccasionAnswer>('POST', 'occasion', request),
+    week: (request: WeekRequest, signal?: AbortSignal) => ask<WeekAnswer>('POST', 'week', request, signal),
+    giveAway: (request: FormulateRequest) => ask<GiveAwayAnswer>('POST', 'give-away', request),
+    profile: (request: ProfileRequest, signal?: AbortSignal) => ask<ProfileAnswer>('POST', 'profile', request, signal),
+    weighings: (dog: string) => ask<Weighing[]>('GET', `dogs/${dog}/weighings`),
+    addWeighing: (dog: string, on: string, kg: number) => ask<Weighing>('POST', `dogs/${dog}/weighings`, { on, kg }),
+    removeWeighing: (dog: string, id: string) => ask<undefined>('DELETE', `dogs/${dog}/weighings/${id}`),
     rateSwap: (swap: OwnSwap) => ask<KeptSwap>('POST', 'own-swaps', swap),
     removeSwap: (id: string) => ask<undefined>('DELETE', `own-swaps/${id}`),
     rules: () => ask<RuleBook>('GET', 'rules'),

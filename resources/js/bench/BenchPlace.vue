@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Sheet } from './useSheet'
 import type { Clipping, Cut } from '../api/types.generated'
+import { useRouter } from 'vue-router'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, grams, spread } from '../ui/format'
 import CutChooser from './CutChooser.vue'
@@ -14,10 +15,12 @@ import { useSheet } from './useSheet'
 
 /** The bench: the recipe as a sheet of paper that answers back. */
 const kitchen = useKitchen()
+const router = useRouter()
 const { sheet, answer, refusal, silent, keeping, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, undoSwap, taken } = useSheet()
 start()
 
 const ClipDialog = defineAsyncComponent(() => import('../clip/ClipDialog.vue'))
+const CompositionPanel = defineAsyncComponent(() => import('./CompositionPanel.vue'))
 const RescueDialog = defineAsyncComponent(() => import('../swaps/RescueDialog.vue'))
 const rescuing = ref(false)
 const showsMade = ref(false)
@@ -91,6 +94,11 @@ async function switchAmounts(as: 'grams' | 'cups'): Promise<void> {
 useEventListener(document, 'keydown', (event) => {
     if (!event.altKey || event.ctrlKey) return
     const key = event.key.toLowerCase()
+    if (key === 'u') {
+        event.preventDefault()
+        void router.push('/studio')
+        return
+    }
     const to = key === 'd' ? '.seat' : key === 'c' ? '#cut-shape' : null
     if (to !== null) {
         document.querySelector<HTMLElement>(to)?.focus()
@@ -153,12 +161,15 @@ useEventListener(document, 'keydown', (event) => {
                     </button>
                     <div v-if="showsMade" class="made">
                         <h4>How the figures were made</h4>
+                        <CompositionPanel v-if="answer.batch.explain" :panel="answer.batch.explain.panel" />
                         <p>A piece: {{ spread(answer.piece.kcal) }} kcal; the batch: {{ spread(answer.batch.kcal) }} kcal.</p>
                         <p v-for="sentence in [...(answer.piece.explain?.made ?? []), ...(answer.batch.explain?.made ?? [])]" :key="sentence">{{ sentence }}</p>
                     </div>
                     <FeelStrip :batch="answer.batch" />
                 </template>
-                <CutChooser v-model:cut="cut" v-model:texture="texture" :answer="answer" :refusal="refusal" />
+                <CutChooser v-model:cut="cut" v-model:texture="texture" :answer="answer" :refusal="refusal" :oddity="answer?.portions?.find((one) => one.name === null)?.oddity ?? null" />
+                <p v-if="sheet.portions.length > 0" class="hint">This dough is cut in {{ sheet.portions.length + 1 }} portions; the cut above is for what is left.</p>
+                <router-link class="link-button" to="/studio">Cut studio: portions, tray, time and heat, scaling</router-link>
                 <details v-if="answer !== null && answer.assumptions.length > 0" class="assumed">
                     <summary>Taken for granted ({{ answer.assumptions.length }})</summary>
                     <ul><li v-for="one in answer.assumptions" :key="one.code + one.message">{{ one.message }}</li></ul>

@@ -2,10 +2,11 @@
 import { computed, ref } from 'vue'
 import type { Cut, FormulateAnswer } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
+import CutRuler from './CutRuler.vue'
 import type { Sheet } from './useSheet'
 
 /** Shape, sizes and texture of a piece, drawn at true scale on a ruler beside the dogs' safe bite. */
-const props = defineProps<{ answer: FormulateAnswer | null, refusal: { message: string, path: string } | null }>()
+const props = withDefaults(defineProps<{ answer: FormulateAnswer | null, refusal: { message: string, path: string } | null, place?: string, dogs?: string[] | null, oddity?: string | null, large?: boolean }>(), { place: '/cut', dogs: null, oddity: null, large: false })
 const cut = defineModel<Cut>('cut', { required: true })
 const texture = defineModel<Sheet['texture']>('texture', { required: true })
 const kitchen = useKitchen()
@@ -41,68 +42,39 @@ function resize(key: string, text: string): void {
     cut.value = { ...cut.value, [key]: value } as Cut
 }
 
-const problem = computed(() => props.refusal !== null && props.refusal.path.startsWith('/cut') ? props.refusal : null)
+/** What was typed, as long as it is what the cut says; a size that was dragged takes its place. */
+function shown(key: string): string | number | undefined {
+    const text = typed.value[key]
 
-/** The outline of a piece in millimetres; null where a cut is only a count. */
-const outline = computed(() => {
-    const s = sizes.value
-    const [w, h] = [s['widthMm'] ?? 0, s['lengthMm'] ?? 0]
-    switch (cut.value.shape) {
-        case 'round': case 'log': case 'ball': return { width: s['diameterMm'] ?? 0, height: s['diameterMm'] ?? 0, path: circle(s['diameterMm'] ?? 0) }
-        case 'square': return { width: s['sideMm'] ?? 0, height: s['sideMm'] ?? 0, path: box(s['sideMm'] ?? 0, s['sideMm'] ?? 0) }
-        case 'rectangle': case 'strip': return { width: h, height: w, path: box(h, w) }
-        case 'bone': return { width: h, height: w, path: `M${h * 0.2} ${w * 0.3} H${h * 0.8} a${h * 0.1} ${w * 0.25} 0 1 1 ${h * 0.1} ${w * 0.2} a${h * 0.1} ${w * 0.25} 0 1 1 ${-h * 0.1} ${w * 0.2} H${h * 0.2} a${h * 0.1} ${w * 0.25} 0 1 1 ${-h * 0.1} ${-w * 0.2} a${h * 0.1} ${w * 0.25} 0 1 1 ${h * 0.1} ${-w * 0.2}z` }
-        case 'heart': return { width: w, height: h, path: `M${w / 2} ${h} C${-w * 0.35} ${h * 0.45} ${w * 0.15} ${-h * 0.25} ${w / 2} ${h * 0.22} C${w * 0.85} ${-h * 0.25} ${w * 1.35} ${h * 0.45} ${w / 2} ${h}z` }
-        case 'star': return { width: w, height: h, path: Array.from({ length: 10 }, (_, i) => {
-            const r = i % 2 === 0 ? 0.5 : 0.2
-            const angle = Math.PI * (i / 5 - 0.5)
-            return `${i === 0 ? 'M' : 'L'}${w / 2 + Math.cos(angle) * r * w} ${h / 2 + Math.sin(angle) * r * h}`
-        }).join(' ') + 'z' }
-        default: return null
-    }
-})
-
-function circle(d: number): string {
-    return `M0 ${d / 2} a${d / 2} ${d / 2} 0 1 0 ${d} 0 a${d / 2} ${d / 2} 0 1 0 ${-d} 0z`
+    return text !== undefined && (text.trim() === '' || !Number.isFinite(Number(text)) || Number(text.replace(',', '.')) === sizes.value[key]) ? text : sizes.value[key]
 }
 
-function box(width: number, height: number): string {
-    return `M0 0 h${width} v${height} h${-width}z`
-}
+const problem = computed(() => props.refusal !== null && props.refusal.path.startsWith(props.place) ? props.refusal : null)
 
 const bites = computed(() => {
     const seen = new Map<number, string[]>()
     for (const ration of props.answer?.rations ?? []) {
         const bite = ration.explain?.safeBiteMm
+        if (props.dogs !== null && !props.dogs.includes(ration.dog)) continue
         if (bite !== null && bite !== undefined) seen.set(bite, [...(seen.get(bite) ?? []), ration.dog])
     }
 
     return [...seen.entries()].sort(([one], [two]) => one - two).map(([mm, dogs]) => ({ mm, dogs }))
 })
-
-const ruler = computed(() => {
-    const need = (outline.value?.width ?? 0) + bites.value.reduce((sum, bite) => sum + bite.mm + 4, 0) + 6
-    return Math.min(160, Math.max(60, Math.ceil(need / 10) * 10))
-})
-const tall = computed(() => Math.min(70, Math.max(outline.value?.height ?? 0, ...bites.value.map((bite) => bite.mm), 10)) + 2)
-
-function biteX(index: number): number {
-    return (outline.value?.width ?? 0) + 4 + bites.value.slice(0, index).reduce((sum, bite) => sum + bite.mm + 4, 0)
-}
 </script>
 
 <template>
-    <section class="cut" aria-labelledby="cut-title">
-        <h3 id="cut-title">The cut</h3>
+    <section class="cut" aria-label="The cut">
+        <slot><h3>The cut</h3></slot>
         <div class="cut__fields">
             <label class="plain"><span>Shape</span>
-                <select id="cut-shape" :value="cut.shape" @change="choose(($event.target as HTMLSelectElement).value)">
+                <select :id="place === '/cut' ? 'cut-shape' : undefined" :value="cut.shape" @change="choose(($event.target as HTMLSelectElement).value)">
                     <option v-for="(_, shape) in shapes" :key="shape" :value="shape">{{ NAMES[shape as Cut['shape']] }}</option>
                     <option v-if="Object.keys(shapes).length === 0" :value="cut.shape">{{ NAMES[cut.shape] }}</option>
                 </select>
             </label>
             <label v-for="key in needs" :key="key" class="plain plain--short"><span>{{ SIZES[key]?.label ?? key }}{{ SIZES[key]?.unit ? `, ${SIZES[key]?.unit}` : '' }}</span>
-                <input type="number" inputmode="decimal" :step="SIZES[key]?.step" min="1" :value="typed[key] ?? sizes[key]" :aria-invalid="problem?.path === `/cut/${key}`" @input="resize(key, ($event.target as HTMLInputElement).value)" />
+                <input type="number" inputmode="decimal" :step="SIZES[key]?.step" min="1" :value="shown(key)" :aria-invalid="problem?.path === `${place}/${key}`" @input="resize(key, ($event.target as HTMLInputElement).value)" />
             </label>
             <label class="plain"><span>Leaves the oven</span>
                 <select v-model="texture">
@@ -111,15 +83,8 @@ function biteX(index: number): number {
             </label>
         </div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem.message }}</p>
-        <svg v-if="outline !== null || bites.length > 0" class="ruler" :style="{ width: `${ruler}mm`, height: `${tall + 12}mm` }" :viewBox="`-1 -1 ${ruler} ${tall + 12}`" role="img" aria-label="The piece at true size on a ruler, beside the safe bite of the dogs">
-            <path v-if="outline !== null" :d="outline.path" class="ruler__piece" :transform="`translate(0 ${tall - outline.height})`" />
-            <g v-for="(bite, index) in bites" :key="bite.mm">
-                <circle :cx="biteX(index) + bite.mm / 2" :cy="tall - bite.mm / 2" :r="bite.mm / 2" class="ruler__bite" />
-                <text :x="biteX(index) + bite.mm / 2" :y="tall - bite.mm / 2 + 1" text-anchor="middle">{{ bite.mm }}</text>
-            </g>
-            <path :d="Array.from({ length: ruler - 1 }, (_, i) => `M${i} ${tall + 1} v${i % 10 === 0 ? 4 : i % 5 === 0 ? 3 : 1.6}`).join(' ')" class="ruler__ticks" />
-            <text v-for="i in Math.floor((ruler - 2) / 10)" :key="i" :x="i * 10" :y="tall + 9" text-anchor="middle">{{ i }}</text>
-        </svg>
-        <p v-if="bites.length > 0" class="cut__bites">Safe bite: <template v-for="(bite, index) in bites" :key="bite.mm">{{ index > 0 ? '; ' : '' }}{{ bite.mm }} mm for {{ bite.dogs.join(', ') }}</template>. Centimetres below.</p>
+        <CutRuler v-model="cut" :bites="bites" :large="large" />
+        <p v-if="bites.length > 0" class="cut__bites">Safe bite: <template v-for="(bite, index) in bites" :key="bite.mm">{{ index > 0 ? '; ' : '' }}{{ bite.mm }} mm for {{ bite.dogs.join(', ') }}</template>.</p>
+        <p v-if="oddity !== null" class="hint">{{ oddity }}</p>
     </section>
 </template>

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { FormulateAnswer, Ration } from '../api/types.generated'
+import { api } from '../api/client'
+import { wordsOf } from '../kitchen/useKitchen'
 import { figure, pieces } from '../ui/format'
 import { told } from '../ui/levels'
 import FindingMark from '../ui/FindingMark.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { LEVELS } from '../ui/levels'
 import FindingCard from './FindingCard.vue'
-import type { Confirmation, Saying } from './useSheet'
+import LimitBars from './LimitBars.vue'
+import { useSheet, type Confirmation, type Saying } from './useSheet'
 
 /** What one dog may have today, drawn as pieces, with what holds it there. */
 const props = defineProps<{ ration: Ration, verdict: FormulateAnswer['verdict']['dogs'][number] | undefined }>()
@@ -18,6 +21,28 @@ const shown = computed(() => props.ration.piecesPerDay ?? 0)
 const ifCleared = computed(() => props.ration.ifCleared ?? 0)
 const ghost = computed(() => shown.value === 0 && ifCleared.value > 0)
 const notes = computed(() => told(props.verdict?.findings ?? []))
+
+const ramp = computed(() => props.ration.explain?.ramp ?? [])
+const breakInto = computed(() => props.ration.explain?.breakInto ?? null)
+const wouldFit = computed(() => {
+    const cut = props.ration.explain?.wouldFit ?? null
+
+    return cut === null ? null : `${cut.shape} ${Object.entries(cut).filter(([key]) => key.endsWith('Mm')).map(([, mm]) => mm).join(' × ')} mm`
+})
+
+const { question } = useSheet()
+const wanted = ref('')
+const occasion = ref<string | null>(null)
+
+async function askOccasion(): Promise<void> {
+    const asked = question()
+    if (asked === null) return
+    try {
+        occasion.value = (await api.occasion({ ...asked, occasion: { dog: props.ration.dog, pieces: Number(wanted.value.replace(',', '.')) } })).says
+    } catch (error) {
+        occasion.value = wordsOf(error)
+    }
+}
 
 const words = computed(() => {
     if (props.ration.piecesPerDay === null) return 'Nothing in it to count'
@@ -31,7 +56,7 @@ const words = computed(() => {
 <template>
     <li class="ration" :class="{ 'ration--waits': !verdict?.cleared }">
         <button type="button" class="ration__head" :aria-expanded="open" @click="open = !open">
-            <span class="ration__dog">{{ ration.dog }}</span>
+            <span class="ration__dog">{{ ration.dog }}<small v-if="ration.explain?.portion"> {{ ration.explain.portion }}</small></span>
             <span class="ration__words">{{ words }}</span>
         </button>
         <PieceDots class="ration__pieces" :count="ghost ? ifCleared : shown" :ghost="ghost" />
@@ -47,7 +72,16 @@ const words = computed(() => {
         <div v-if="open" class="ration__made">
             <FindingCard v-for="one in notes" :key="one.finding.code" :told="one" :line="null" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
             <router-link class="link-button" :to="`/report/${encodeURIComponent(ration.dog)}`">Screening report</router-link>
+            <LimitBars v-if="ration.limits.length > 0" :ration="ration" />
+            <p v-if="ramp.length > 0">Something here is new to {{ ration.dog }}: <template v-for="(one, n) in ramp" :key="one.days">{{ n > 0 ? '; ' : '' }}{{ one.days }} {{ pieces(one.pieces) }}</template> a day.</p>
+            <p v-if="breakInto !== null">Break it first: score {{ breakInto.along }} × {{ breakInto.across }}, so that no part is longer than its safe bite of {{ ration.explain?.safeBiteMm }} mm.</p>
+            <p v-if="wouldFit !== null">Too rich for {{ ration.dog }}: {{ wouldFit }} would go, one a day.</p>
             <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
+            <form v-if="verdict?.cleared" class="fields" @submit.prevent="askOccasion">
+                <label class="plain"><span>A birthday? Pieces that day</span><input v-model="wanted" inputmode="decimal" /></label>
+                <v-btn type="submit" variant="tonal" :disabled="wanted.trim() === ''">What that takes</v-btn>
+            </form>
+            <p v-if="occasion !== null" role="status">{{ occasion }}</p>
         </div>
     </li>
 </template>

@@ -1,7 +1,7 @@
 import { useDebounceFn, useLocalStorage } from '@vueuse/core'
 import { computed, effectScope, ref, watch } from 'vue'
 import { api, KitchenProblem } from '../api/client'
-import type { Clipping, Cut, FormulateAnswer, FormulateRequest, Product, Recipe } from '../api/types.generated'
+import type { AskedPortion, Clipping, Cut, FormulateAnswer, FormulateRequest, Product, Recipe } from '../api/types.generated'
 import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
 
 export interface Confirmation {
@@ -32,6 +32,8 @@ export interface Sheet {
     steps: string
     cut: Cut
     texture: NonNullable<Recipe['texture']>
+    /** shares of the dough with their own cut and texture */
+    portions: Portion[]
     confirmed: Confirmation[]
     bound: Binding[]
     parentId: string | null
@@ -41,10 +43,13 @@ export interface Sheet {
     bakeMinutes: number | null
 }
 
+/** A portion whose cut and texture are chosen. */
+export type Portion = AskedPortion & { name: string, dogs: string[], share: number | null, cut: Cut, bake: { texture: Sheet['texture'] } }
+
 export type Keeping = 'blank' | 'browser' | 'keeping' | 'kept' | 'failed'
 
 const BLANK: Sheet = {
-    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null,
+    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null,
     cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 }, texture: 'biscuit',
 }
 
@@ -70,9 +75,9 @@ const lasting = effectScope(true)
 
 /** What of a sheet is kept on the shelf, in one string to compare by. */
 function written(): string {
-    const { title, text, steps, cut, texture } = sheet.value
+    const { title, text, steps, cut, texture, portions } = sheet.value
 
-    return JSON.stringify([title, text, steps, cut, texture])
+    return JSON.stringify([title, text, steps, cut, texture, portions])
 }
 
 /** The labels that settle lines of this sheet: bound by hand, or named in the line by the product's own name. */
@@ -86,6 +91,11 @@ function labelsOf(given: Sheet, products: Product[]): { name: string, ingredient
     })
 
     return [...bound, ...named].slice(0, 100)
+}
+
+/** Portions for the dogs that are at the table now. */
+function seated(portions: Portion[], names: string[]): Portion[] {
+    return portions.map((one) => ({ ...one, dogs: one.dogs.filter((dog) => names.includes(dog)) }))
 }
 
 export function useSheet() {
@@ -103,6 +113,9 @@ export function useSheet() {
         names: kitchen.names.map(({ words, ingredient }) => ({ words, ingredient })),
         pantry: kitchen.foods.map(({ food }) => food),
         explain: true,
+        portions: seated(sheet.value.portions, kitchen.atTable.map((dog) => dog.name)),
+        tray: kitchen.kitchen?.tray ?? null,
+        oven: { fan: kitchen.kitchen?.ovenFan ?? false },
     }))
 
     async function ask(): Promise<void> {
@@ -135,11 +148,11 @@ export function useSheet() {
 
     async function keep(): Promise<void> {
         if (sheet.value.recipeId === null) return
-        const { recipeId, title, text, steps, cut, texture } = sheet.value
+        const { recipeId, title, text, steps, cut, texture, portions } = sheet.value
         const sent = written()
         keeping.value = 'keeping'
         try {
-            await kitchen.keepRecipe(recipeId, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture })
+            await kitchen.keepRecipe(recipeId, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, portions: portions.length === 0 ? null : portions })
             if (sheet.value.recipeId !== recipeId) return
             onShelf = sent
             keeping.value = written() === sent ? 'kept' : 'browser'
@@ -165,13 +178,13 @@ export function useSheet() {
                 if (sheet.value.recipeId !== null) void keepSoon()
             })
         })
-        keeping.value = sheet.value.text === '' ? 'blank' : 'browser'
+        keeping.value = sheet.value.text === '' ? 'blank' : sheet.value.recipeId !== null && written() === onShelf ? 'kept' : 'browser'
     }
 
     async function keepAsNew(): Promise<void> {
         keeping.value = 'keeping'
-        const { title, text, steps, cut, texture, source, prepMinutes, bakeMinutes, parentId } = sheet.value
-        const given = { parentId, source, yield: sheet.value.yield, prepMinutes, bakeMinutes }
+        const { title, text, steps, cut, texture, portions, source, prepMinutes, bakeMinutes, parentId } = sheet.value
+        const given = { parentId, portions: portions.length === 0 ? null : portions, source, yield: sheet.value.yield, prepMinutes, bakeMinutes }
         try {
             const kept = await kitchen.keepRecipe(null, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, ...given })
             sheet.value.recipeId = kept.id
@@ -185,7 +198,7 @@ export function useSheet() {
 
     function openRecipe(recipe: Recipe): void {
         sheet.value = {
-            recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [], parentId: recipe.parentId,
+            recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [], portions: (recipe.portions ?? []) as Portion[], parentId: recipe.parentId,
             source: recipe.source, yield: recipe.yield, prepMinutes: recipe.prepMinutes, bakeMinutes: recipe.bakeMinutes,
             cut: recipe.cut ?? { ...BLANK.cut }, texture: recipe.texture ?? BLANK.texture,
         }
@@ -194,7 +207,7 @@ export function useSheet() {
     }
 
     function blank(): void {
-        sheet.value = { ...BLANK, confirmed: [], bound: [] }
+        sheet.value = { ...BLANK, confirmed: [], bound: [], portions: [] }
         answer.value = null
     }
 
@@ -246,7 +259,7 @@ export function useSheet() {
     /** Lays a recipe from outside on the bench, with nothing kept yet. */
     function lay(clipping: Clipping): void {
         sheet.value = {
-            ...BLANK, confirmed: [], bound: [], title: clipping.title, text: clipping.text, steps: clipping.steps, source: clipping.source, yield: clipping.yield,
+            ...BLANK, confirmed: [], bound: [], portions: [], title: clipping.title, text: clipping.text, steps: clipping.steps, source: clipping.source, yield: clipping.yield,
             prepMinutes: clipping.times.prepMinutes, bakeMinutes: clipping.times.bakeMinutes,
         }
     }

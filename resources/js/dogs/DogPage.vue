@@ -5,6 +5,7 @@ import { KitchenProblem } from '../api/client'
 import type { Dog } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import BodyShape from './BodyShape.vue'
+import ProfileAside from './ProfileAside.vue'
 
 /** One dog, filled in in two minutes. Whatever is left out is taken at the end that protects the dog. */
 const kitchen = useKitchen()
@@ -22,15 +23,15 @@ const BODY = [
     'ribs felt without excess, waist seen from above', 'ribs felt with some excess, waist just seen', 'ribs hard to feel, waist barely there', 'ribs under heavy fat, no waist', 'great fat on neck, limbs and base of the tail',
 ]
 
-type Form = Omit<Dog, 'id' | 'bornOn' | 'weightKg' | 'ageMonths' | 'expectedAdultWeightKg' | 'foodKcalPer100g' | 'budgetPercent'>
-    & { weight: string, weightUnit: 'kg' | 'lb', years: string, months: string, expected: string, food: string, allowText: string, newText: string, neuter: 'yes' | 'no' | 'unknown', budget: string }
+type Form = Omit<Dog, 'id' | 'bornOn' | 'weightSaid' | 'meals' | 'weightKg' | 'ageMonths' | 'expectedAdultWeightKg' | 'foodKcalPer100g' | 'budgetPercent'>
+    & { weight: string, weightUnit: 'kg' | 'lb', years: string, months: string, expected: string, food: string, allowText: string, newText: string, dislikeText: string, born: string, mealText: string, neuter: 'yes' | 'no' | 'unknown', budget: string }
 
 const form = reactive<Form>(emptyForm())
 
 function emptyForm(): Form {
     return {
         name: '', weight: '', weightUnit: 'kg', years: '', months: '', expected: '', food: '', sex: null, neutered: null, neuter: 'unknown', bodyCondition: null, activity: 'normal', breed: null, stage: null,
-        teeth: 'full', eating: 'normal', allergies: [], allowList: null, conditions: [], medicines: [], newIngredients: [], dislikes: [], atTable: true, allowText: '', newText: '', budget: '',
+        teeth: 'full', eating: 'normal', allergies: [], allowList: null, conditions: [], medicines: [], newIngredients: [], dislikes: [], atTable: true, allowText: '', newText: '', dislikeText: '', born: '', mealText: '', budget: '',
     }
 }
 
@@ -39,10 +40,10 @@ watch(dog, (known) => {
         if (id.value === null) Object.assign(form, emptyForm())
         return
     }
-    const { weightKg, ageMonths, expectedAdultWeightKg, foodKcalPer100g, budgetPercent, ...rest } = known
+    const { weightKg, ageMonths, weightSaid, meals, bornOn, expectedAdultWeightKg, foodKcalPer100g, budgetPercent, ...rest } = known
     const whole = ageMonths === null ? null : Math.floor(ageMonths + 0.02)
     Object.assign(form, JSON.parse(JSON.stringify(rest)) as typeof rest, {
-        weight: weightKg ?? '', weightUnit: 'kg', expected: expectedAdultWeightKg ?? '', food: foodKcalPer100g ?? '', budget: budgetPercent ?? '',
+        weight: weightSaid ?? (weightKg ?? ''), weightUnit: 'kg', mealText: meals ?? '', born: bornOn ?? '', dislikeText: known.dislikes.join(', '), expected: expectedAdultWeightKg ?? '', food: foodKcalPer100g ?? '', budget: budgetPercent ?? '',
         years: whole === null ? '' : Math.floor(whole / 12), months: whole === null ? '' : whole % 12,
         allowText: known.allowList?.join(', ') ?? '', newText: known.newIngredients.join(', '), neuter: known.neutered === null ? 'unknown' : known.neutered ? 'yes' : 'no',
     })
@@ -63,10 +64,12 @@ function words(text: string): string[] {
 async function keep(): Promise<void> {
     errors.value = {}
     problem.value = null
-    const weight = number(form.weight)
+    const said = String(form.weight).trim()
+    // a bare number is in the unit beside it; words carry their own
+    const weight = said === '' ? null : /^[\d.,\s–-]+$/.test(said) || /^[\d.,]+ to [\d.,]+$/.test(said) ? `${said} ${form.weightUnit}` : said
     const [years, months] = [number(form.years), number(form.months)]
     const bad: Record<string, string> = {}
-    for (const [key, value] of Object.entries({ weightKg: weight, expectedAdultWeightKg: number(form.expected), foodKcalPer100g: number(form.food), ageMonths: years ?? months })) {
+    for (const [key, value] of Object.entries({ expectedAdultWeightKg: number(form.expected), foodKcalPer100g: number(form.food), ageMonths: years ?? months, meals: number(form.mealText) })) {
         if (Number.isNaN(value)) bad[key] = 'This should be a number.'
     }
     if (Object.keys(bad).length > 0) {
@@ -75,12 +78,12 @@ async function keep(): Promise<void> {
     }
     try {
         await kitchen.keepDog(id.value, {
-            name: form.name, weightKg: weight === null ? null : form.weightUnit === 'lb' ? Math.round(weight * 45.359237) / 100 : weight,
-            ...(ageTouched.value || id.value === null ? { ageMonths: years === null && months === null ? null : (years ?? 0) * 12 + (months ?? 0) } : {}),
+            name: form.name, ...(dog.value !== undefined && String(form.weight) === String(dog.value.weightSaid ?? dog.value.weightKg ?? '') && form.weightUnit === 'kg' ? {} : { weight }),
+            ...(form.born !== (dog.value?.bornOn ?? '') ? { bornOn: form.born === '' ? null : form.born } : ageTouched.value || id.value === null ? { ageMonths: years === null && months === null ? null : (years ?? 0) * 12 + (months ?? 0) } : {}),
             sex: form.sex, neutered: form.neuter === 'unknown' ? null : form.neuter === 'yes', bodyCondition: form.bodyCondition, activity: form.activity,
             breed: form.breed === '' ? null : form.breed, expectedAdultWeightKg: number(form.expected), teeth: form.teeth, eating: form.eating, stage: form.stage,
             allergies: form.allergies, conditions: form.conditions, medicines: form.medicines, foodKcalPer100g: number(form.food),
-            allowList: words(form.allowText).length === 0 ? null : words(form.allowText), newIngredients: words(form.newText), budgetPercent: number(form.budget),
+            allowList: words(form.allowText).length === 0 ? null : words(form.allowText), newIngredients: words(form.newText), dislikes: words(form.dislikeText), meals: number(form.mealText), budgetPercent: number(form.budget),
         })
         await router.push('/bench')
     } catch (error) {
@@ -112,19 +115,21 @@ function toggle(list: string[], value: string): void {
     <div class="place place--narrow">
         <header class="place__head"><h1>{{ id === null ? 'A new dog' : form.name }}</h1></header>
         <p v-if="id !== null && dog === undefined && kitchen.dogs.length > 0" class="problem" role="alert">That dog is not in this kitchen. <router-link to="/dogs">To the dogs</router-link></p>
-        <form v-else class="dog-form" novalidate @submit.prevent="keep">
+        <ProfileAside v-if="dog !== undefined" :dog="dog" />
+        <form v-if="id === null || dog !== undefined || kitchen.dogs.length === 0" class="dog-form" novalidate @submit.prevent="keep">
             <fieldset>
                 <legend>Who</legend>
                 <label class="plain"><span>Name</span><input v-model="form.name" required maxlength="60" autocomplete="off" :aria-invalid="errors['name'] !== undefined" aria-describedby="e-name" /><em id="e-name" class="field-error">{{ errors['name'] }}</em></label>
                 <label class="plain"><span>Breed, as far as known</span><input v-model="form.breed" list="breeds" maxlength="80" autocomplete="off" /><datalist id="breeds"><option v-for="breed in kitchen.choices?.breeds ?? []" :key="breed" :value="breed" /></datalist></label>
                 <div class="fields">
-                    <label class="plain plain--short"><span>Weight</span><input v-model="form.weight" inputmode="decimal" :aria-invalid="errors['weightKg'] !== undefined" aria-describedby="e-weight" /></label>
+                    <label class="plain plain--short"><span>Weight</span><input v-model="form.weight" placeholder="or 50 to 60 lb" :aria-invalid="(errors['weight'] ?? errors['weightKg']) !== undefined" aria-describedby="e-weight" /></label>
                     <label class="plain plain--short"><span>Unit of weight</span><select v-model="form.weightUnit"><option value="kg">kg</option><option value="lb">lb</option></select></label>
                     <label class="plain plain--short"><span>Age, years</span><input v-model="form.years" inputmode="numeric" @input="ageTouched = true" /></label>
                     <label class="plain plain--short"><span>and months</span><input v-model="form.months" inputmode="numeric" @input="ageTouched = true" /></label>
+                    <label class="plain"><span>or born on</span><input v-model="form.born" type="date" /></label>
                     <label class="plain plain--short"><span>Grown, kg</span><input v-model="form.expected" inputmode="decimal" placeholder="puppies" :aria-invalid="errors['expectedAdultWeightKg'] !== undefined" /></label>
                 </div>
-                <em id="e-weight" class="field-error">{{ errors['weightKg'] ?? errors['ageMonths'] ?? errors['expectedAdultWeightKg'] }}</em>
+                <em id="e-weight" class="field-error">{{ errors['weight'] ?? errors['weightKg'] ?? errors['bornOn'] ?? errors['ageMonths'] ?? errors['expectedAdultWeightKg'] }}</em>
                 <div class="fields">
                     <label class="plain"><span>Sex</span><select v-model="form.sex"><option :value="null">not said</option><option value="female">female</option><option value="male">male</option></select></label>
                     <label class="plain"><span>Neutered</span><select v-model="form.neuter"><option value="unknown">not known</option><option value="yes">yes</option><option value="no">no</option></select></label>
@@ -146,7 +151,13 @@ function toggle(list: string[], value: string): void {
                     <label class="plain"><span>Manner</span><select v-model="form.eating"><option value="normal">chews</option><option value="gulps">gulps</option></select></label>
                     <label class="plain plain--short"><span>Its food, kcal per 100 g</span><input v-model="form.food" inputmode="decimal" :aria-invalid="errors['foodKcalPer100g'] !== undefined" /></label>
                 </div>
-                <em class="field-error">{{ errors['foodKcalPer100g'] }}</em>
+                <div class="fields">
+                    <label class="plain plain--short"><span>Meals a day</span><input v-model="form.mealText" inputmode="numeric" /></label>
+                    <label class="plain"><span>Life stage</span><select v-model="form.stage"><option :value="null">by its age</option><option v-for="one in kitchen.choices?.stages ?? []" :key="one" :value="one">{{ one }}</option></select></label>
+                    <label class="plain plain--short"><span>Treats, % of the day</span><input v-model="form.budget" inputmode="decimal" placeholder="as usual" /></label>
+                </div>
+                <label class="plain"><span>Leaves in the bowl (say raw or baked where it matters)</span><input v-model="form.dislikeText" placeholder="raw apple, celery" /></label>
+                <em class="field-error">{{ errors['foodKcalPer100g'] ?? errors['meals'] ?? errors['budgetPercent'] }}</em>
             </fieldset>
             <fieldset>
                 <legend>Reacts to</legend>

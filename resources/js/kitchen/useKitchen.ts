@@ -53,6 +53,12 @@ export const useKitchen = defineStore('kitchen', () => {
         return kept
     }
 
+    /** Takes a dog as the kitchen now knows it. */
+    async function refreshDog(id: string): Promise<void> {
+        const kept = await api.dog(id)
+        dogs.value = dogs.value.map((one) => one.id === id ? kept : one)
+    }
+
     async function removeDog(id: string): Promise<void> {
         await api.removeDog(id)
         dogs.value = dogs.value.filter((one) => one.id !== id)
@@ -120,7 +126,7 @@ export const useKitchen = defineStore('kitchen', () => {
     }
 
     return {
-        kitchen, dogs, recipes, products, names, foods, swaps, choices, trouble, atTable, open, seat, keepDog, removeDog, keepRecipe, removeRecipe,
+        kitchen, dogs, recipes, products, names, foods, swaps, choices, trouble, atTable, open, seat, keepDog, refreshDog, removeDog, keepRecipe, removeRecipe,
         keepProduct, removeProduct, keepName, removeName, keepFood, removeFood, rateSwap, removeSwap, change,
     }
 })

@@ -13,7 +13,8 @@ const keys = [
     ['Alt + C', 'to the cut'],
     ['Alt + S', 'keeps the sheet on the shelf'],
     ['Ctrl + Z', 'takes back the last change of the sheet'],
-    ['Alt + 1 … 6', 'Bench, Dogs, Shelf, Pantry, Rule book, House rules'],
+    ['Alt + U', 'the cut studio'],
+    ['Alt + 1 … 7', 'Bench, Dogs, Shelf, Pantry, Rule book, House rules, Chart'],
     ['Alt + X', 'a dog ate something: the raid sheet'],
     ['?', 'this list, when you are not typing'],
 ]

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { Cut } from '../api/types.generated'
+import { handlesOf, outlineOf, thicknessKey } from './outline'
+
+/** One piece at true size on a ruler in millimetres and inches, from above and from the side, beside the dogs' safe bites. Its edges can be dragged. */
+const props = defineProps<{ bites: { mm: number, dogs: string[] }[], large?: boolean }>()
+const cut = defineModel<Cut>({ required: true })
+/** How much the screen's own millimetre differs from the baker's ruler. */
+const scale = useLocalStorage('mildbowl.screen-scale', 1)
+
+const MM_PER_INCH = 25.4
+const GAP = 5
+const svg = ref<SVGSVGElement | null>(null)
+const outline = computed(() => outlineOf(cut.value))
+const handles = computed(() => handlesOf(cut.value))
+const sizes = computed(() => cut.value as unknown as Record<string, number>)
+const thick = computed(() => {
+    const key = thicknessKey(cut.value)
+
+    return key === null || outline.value === null ? null : { key, mm: sizes.value[key] ?? 0 }
+})
+
+const sideX = computed(() => (outline.value?.width ?? 0) + GAP)
+const bitesX = computed(() => sideX.value + (thick.value === null ? 0 : thick.value.mm + GAP))
+const ruler = computed(() => {
+    const need = bitesX.value + props.bites.reduce((sum, bite) => sum + bite.mm + 4, 0) + 6
+
+    return Math.min(props.large ? 220 : 160, Math.max(60, Math.ceil(need / 10) * 10))
+})
+const tall = computed(() => Math.min(90, Math.max(outline.value?.height ?? 0, ...props.bites.map((bite) => bite.mm), 10)) + 2)
+const inches = computed(() => Array.from({ length: Math.floor((ruler.value - 2) / MM_PER_INCH * 4) + 1 }, (_, n) => n / 4))
+
+function biteX(index: number): number {
+    return bitesX.value + props.bites.slice(0, index).reduce((sum, bite) => sum + bite.mm + 4, 0)
+}
+
+function resize(key: string, mm: number): void {
+    cut.value = { ...cut.value, [key]: Math.max(1, Math.min(500, Math.round(mm))) } as Cut
+}
+
+/** Follows the pointer from where it took hold, in the millimetres of the drawing. */
+function drag(event: PointerEvent, key: string, axis: 'across' | 'down'): void {
+    const box = svg.value?.getBoundingClientRect()
+    if (box === undefined || box.width === 0) return
+    event.preventDefault()
+    const mmPerPixel = (ruler.value) / box.width
+    const [fromX, fromY, from] = [event.clientX, event.clientY, sizes.value[key] ?? 0]
+    const target = event.currentTarget as Element
+    target.setPointerCapture(event.pointerId)
+    const move = (at: Event): void => {
+        const pointer = at as PointerEvent
+        resize(key, from + (axis === 'across' ? pointer.clientX - fromX : fromY - pointer.clientY) * mmPerPixel)
+    }
+    const end = (): void => {
+        target.removeEventListener('pointermove', move)
+        target.removeEventListener('pointerup', end)
+        target.removeEventListener('pointercancel', end)
+    }
+    target.addEventListener('pointermove', move)
+    target.addEventListener('pointerup', end)
+    target.addEventListener('pointercancel', end)
+}
+
+function nudge(event: KeyboardEvent, key: string): void {
+    const step = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[event.key]
+    if (step === undefined) return
+    event.preventDefault()
+    resize(key, (sizes.value[key] ?? 0) + step)
+}
+</script>
+
+<template>
+    <svg v-if="outline !== null || bites.length > 0" ref="svg" class="ruler" :style="{ width: `${ruler * scale}mm`, height: `${(tall + 19) * scale}mm` }" :viewBox="`-1 -1 ${ruler} ${tall + 19}`" role="group" aria-label="The piece at true size on a ruler, beside the safe bite of the dogs">
+        <path v-if="outline !== null" :d="outline.path" class="ruler__piece" :transform="`translate(0 ${tall - outline.height})`" />
+        <g v-if="thick !== null">
+            <rect class="ruler__piece" :x="sideX" :y="tall - (outline?.height ?? 0)" :width="thick.mm" :height="outline?.height ?? 0" rx=".8" />
+            <rect class="ruler__handle" role="slider" tabindex="0" aria-label="Drag: thick" :aria-valuenow="thick.mm" aria-valuemin="1" aria-valuemax="500" :x="sideX + thick.mm - 1.6" :y="tall - (outline?.height ?? 0) / 2 - 4" width="3.2" height="8" rx="1.6" @pointerdown="drag($event, thick.key, 'across')" @keydown="nudge($event, thick.key)" />
+        </g>
+        <template v-if="outline !== null">
+            <rect
+                v-for="handle in handles" :key="handle.key" class="ruler__handle" role="slider" tabindex="0" :aria-label="`Drag: ${handle.label}`" :aria-valuenow="sizes[handle.key]" aria-valuemin="1" aria-valuemax="500"
+                :x="handle.axis === 'across' ? outline.width - 1.6 : outline.width / 2 - 4" :y="handle.axis === 'across' ? tall - outline.height / 2 - 4 : tall - outline.height - 1.6" :width="handle.axis === 'across' ? 3.2 : 8" :height="handle.axis === 'across' ? 8 : 3.2" rx="1.6"
+                @pointerdown="drag($event, handle.key, handle.axis)" @keydown="nudge($event, handle.key)"
+            />
+        </template>
+        <g v-for="(bite, index) in bites" :key="bite.mm">
+            <circle :cx="biteX(index) + bite.mm / 2" :cy="tall - bite.mm / 2" :r="bite.mm / 2" class="ruler__bite" />
+            <text :x="biteX(index) + bite.mm / 2" :y="tall - bite.mm / 2 + 1" text-anchor="middle">{{ bite.mm }}</text>
+        </g>
+        <path :d="Array.from({ length: ruler - 1 }, (_, i) => `M${i} ${tall + 1} v${i % 10 === 0 ? 4 : i % 5 === 0 ? 3 : 1.6}`).join(' ')" class="ruler__ticks" />
+        <text v-for="i in Math.floor((ruler - 2) / 10)" :key="i" :x="i * 10" :y="tall + 8.4" text-anchor="middle">{{ i }}<tspan v-if="i === 1"> cm</tspan></text>
+        <path :d="inches.map((inch) => `M${inch * 25.4} ${tall + 10} v${inch % 1 === 0 ? 4 : 2}`).join(' ')" class="ruler__ticks" />
+        <text v-for="inch in inches.filter((one) => one > 0 && one % 1 === 0)" :key="inch" :x="inch * 25.4" :y="tall + 17" text-anchor="middle">{{ inch }} in</text>
+    </svg>
+</template>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { api } from '../api/client'
+import type { AskedTreat, GiveAwayAnswer, Recipe, WeekAnswer } from '../api/types.generated'
+import { useSheet } from '../bench/useSheet'
+import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import PieceDots from '../ui/PieceDots.vue'
+import { figure, pieces } from '../ui/format'
+
+/** One page for the fridge door: each dog, each treat, pieces a day, what to hold back, until when. */
+const kitchen = useKitchen()
+const { sheet, question } = useSheet()
+
+const chosen = reactive<{ key: string, share: string }[]>([])
+const from = ref(new Date().toISOString().slice(0, 10))
+const answer = ref<WeekAnswer | null>(null)
+const away = ref<GiveAwayAnswer | null>(null)
+const problem = ref<string | null>(null)
+let running: AbortController | null = null
+
+/** What can be on the chart: the sheet on the bench, and every kept recipe. */
+const treats = computed(() => [
+    ...(sheet.value.text.trim() === '' ? [] : [{ key: 'sheet', title: `${sheet.value.title === '' ? 'Untitled sheet' : sheet.value.title} (on the bench)` }]),
+    ...kitchen.recipes.filter((recipe) => recipe.text.trim() !== '' && recipe.id !== sheet.value.recipeId).map((recipe) => ({ key: recipe.id, title: recipe.title })),
+])
+
+function asTreat(key: string, share: string): AskedTreat | null {
+    const parts = Number(share.replace(',', '.'))
+    const given = { share: parts > 0 ? parts : 1 }
+    if (key === 'sheet') {
+        const asked = question()
+
+        return asked === null ? null : { ...given, name: sheet.value.title === '' ? 'Untitled sheet' : sheet.value.title, recipe: asked.recipe, cut: asked.cut ?? null, bake: asked.bake ?? null, labels: asked.labels ?? null, confirmed: asked.confirmed ?? null, portions: asked.portions ?? null }
+    }
+    const recipe: Recipe | undefined = kitchen.recipes.find((one) => one.id === key)
+    const names = kitchen.atTable.map((dog) => dog.name)
+
+    return recipe === undefined ? null : {
+        ...given, name: recipe.title, recipe: { title: recipe.title, text: recipe.text, steps: recipe.steps }, cut: recipe.cut, bake: { texture: recipe.texture },
+        confirmed: sheet.value.confirmed.filter((one) => one.line === null).map(({ code, line, dog }) => ({ code, line, dog })),
+        portions: recipe.portions?.map((one) => ({ ...one, dogs: (one.dogs ?? []).filter((dog) => names.includes(dog)) })) ?? null,
+    }
+}
+
+async function ask(): Promise<void> {
+    running?.abort()
+    const asked = chosen.map(({ key, share }) => asTreat(key, share)).filter((one) => one !== null)
+    if (asked.length === 0 || kitchen.kitchen === null) {
+        answer.value = null
+        return
+    }
+    running = new AbortController()
+    try {
+        answer.value = await api.week({
+            version: 1, dogs: kitchen.atTable.map(asTableDog), policy: kitchen.kitchen.policy, from: from.value === '' ? null : from.value,
+            names: kitchen.names.map(({ words, ingredient }) => ({ words, ingredient })), pantry: kitchen.foods.map(({ food }) => food), treats: asked,
+        }, running.signal)
+        problem.value = null
+    } catch (error) {
+        if (error instanceof DOMException && error.name === 'AbortError') return
+        problem.value = wordsOf(error)
+    }
+}
+
+async function askAway(): Promise<void> {
+    const asked = question()
+    try {
+        away.value = asked === null ? null : await api.giveAway(asked)
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+
+function toggle(key: string): void {
+    const at = chosen.findIndex((one) => one.key === key)
+    if (at === -1) chosen.push({ key, share: '1' })
+    else chosen.splice(at, 1)
+}
+
+function begin(): void {
+    const first = treats.value[0]
+    if (chosen.length === 0 && first !== undefined) toggle(first.key)
+}
+
+onMounted(begin)
+watch(treats, begin)
+watch([chosen, from, () => kitchen.atTable.map((dog) => dog.id)], useDebounceFn(ask, 120), { deep: true, immediate: true })
+
+function day(iso: string): string {
+    return new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(`${iso}T12:00:00`))
+}
+
+function print(): void {
+    window.print()
+}
+</script>
+
+<template>
+    <div class="place chart">
+        <header class="place__head"><h1>For the fridge door</h1><div class="report__tools"><v-btn variant="tonal" @click="askAway">For giving away</v-btn><v-btn variant="flat" color="primary" @click="print">Print</v-btn></div></header>
+        <section class="report__tools chart__choose" aria-label="What is on the chart">
+            <div class="toggles"><button v-for="one in treats" :key="one.key" type="button" class="toggle" :aria-pressed="chosen.some((it) => it.key === one.key)" @click="toggle(one.key)">{{ one.title }}</button></div>
+            <div class="fields">
+                <label v-for="one in chosen" v-show="chosen.length > 1" :key="one.key" class="plain"><span>parts of {{ treats.find((it) => it.key === one.key)?.title ?? 'it' }}</span><input v-model="one.share" inputmode="decimal" /></label>
+                <label class="plain"><span>from</span><input v-model="from" type="date" /></label>
+            </div>
+        </section>
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <p v-if="chosen.length === 0">Choose what is in the jar.</p>
+        <p v-else-if="kitchen.atTable.length === 0">No dog is at the table. <router-link to="/bench">Seat one.</router-link></p>
+        <template v-if="answer !== null && answer.dogs.length > 0">
+            <p v-if="answer.from !== null" class="chart__from">From {{ day(answer.from) }}<template v-for="treat in answer.treats" :key="treat.treat"><br />{{ treat.treat }}: <template v-if="treat.daysItLasts === null">nobody has any</template><template v-else-if="treat.until === null">does not last a day</template><template v-else>{{ treat.pieces }} pieces, until {{ day(treat.until) }} ({{ treat.daysItLasts }} day{{ treat.daysItLasts === 1 ? '' : 's' }}), or as long as it keeps</template></template></p>
+            <table class="chart__table">
+                <thead><tr><th scope="col">Each day</th><th v-for="treat in answer.treats" :key="treat.treat" scope="col">{{ treat.treat }}</th><th scope="col">hold back</th></tr></thead>
+                <tbody>
+                    <tr v-for="dog in answer.dogs" :key="dog.dog">
+                        <th scope="row">{{ dog.dog }}<small v-if="dog.budgetKcal !== null">{{ figure(dog.kcal) }} of {{ figure(dog.budgetKcal) }} kcal</small></th>
+                        <td v-for="treat in dog.treats" :key="treat.treat">
+                            <template v-if="treat.piecesPerDay > 0"><strong>{{ pieces(treat.piecesPerDay) }}</strong> <PieceDots :count="treat.piecesPerDay" /><small v-if="treat.ramp.length > 0">new to it: <template v-for="(one, n) in treat.ramp" :key="one.days">{{ n > 0 ? '; ' : '' }}{{ one.days }} {{ pieces(one.pieces) }}</template></small></template>
+                            <template v-else><strong>none</strong><small>{{ treat.why }}</small></template>
+                        </td>
+                        <td>{{ dog.holdBackGrams === null ? 'not known' : dog.holdBackGrams < 0.5 ? 'nothing' : `${Math.round(dog.holdBackGrams)} g of its meals` }}</td>
+                    </tr>
+                </tbody>
+            </table>
+            <p class="hint">Other treats come off these. Fresh water beside every dry treat. {{ kitchen.choices?.standingWords }}</p>
+        </template>
+        <section v-if="away !== null" class="chart__away" aria-labelledby="away-title">
+            <h2 id="away-title">{{ sheet.title === '' ? 'This treat' : sheet.title }}, for giving away</h2>
+            <p v-if="away.stops !== null" class="problem">Not to be given away: {{ away.stops }}</p>
+            <table v-else class="chart__table"><thead><tr><th scope="col">a dog of</th><th scope="col">pieces a day, at most</th><th scope="col" /></tr></thead><tbody><tr v-for="row in away.rows" :key="row.kg"><th scope="row">{{ row.kg }} kg ({{ row.lb }} lb)</th><td>{{ pieces(row.piecesPerDay ?? 0) }}</td><td>{{ row.breakFirst ? 'break it first' : '' }}</td></tr></tbody></table>
+            <p class="hint">{{ away.assumes }}</p>
+        </section>
+    </div>
+</template>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
+import { ref, watch } from 'vue'
+import { api } from '../api/client'
+import type { Dog, ProfileAnswer, Weighing } from '../api/types.generated'
+import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { figure, spread } from '../ui/format'
+import GrowthCurve from './GrowthCurve.vue'
+
+/** What follows from what was entered: stage, ideal weight, both schools side by side, budget, meals, growth, and what was taken for granted. */
+const props = defineProps<{ dog: Dog }>()
+const kitchen = useKitchen()
+const answer = ref<ProfileAnswer | null>(null)
+const weighings = ref<Weighing[]>([])
+const problem = ref<string | null>(null)
+const weighed = ref({ kg: '', on: new Date().toISOString().slice(0, 10) })
+
+const DAYS_A_MONTH = 30.4375
+
+function ageOn(on: string): number | null {
+    return props.dog.bornOn === null ? null : Math.max(0, (Date.parse(on) - Date.parse(props.dog.bornOn)) / 86400000 / DAYS_A_MONTH)
+}
+
+async function ask(): Promise<void> {
+    try {
+        answer.value = await api.profile({ version: 1, dog: asTableDog(props.dog), policy: kitchen.kitchen?.policy ?? {}, meals: props.dog.meals, weighings: weighings.value.map((one) => ({ ageMonths: ageOn(one.on), kg: one.kg })) })
+        problem.value = null
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+
+async function load(): Promise<void> {
+    try {
+        weighings.value = await api.weighings(props.dog.id)
+        await ask()
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+
+async function weigh(): Promise<void> {
+    try {
+        await api.addWeighing(props.dog.id, weighed.value.on, Number(weighed.value.kg.replace(',', '.')))
+        weighed.value.kg = ''
+        await kitchen.refreshDog(props.dog.id)
+        await load()
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+
+async function unweigh(id: string): Promise<void> {
+    try {
+        await api.removeWeighing(props.dog.id, id)
+        await load()
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+
+watch(() => props.dog.id, load, { immediate: true })
+watch(() => [props.dog, kitchen.kitchen?.policy], useDebounceFn(ask, 100), { deep: true })
+</script>
+
+<template>
+    <aside class="profile" aria-label="What follows from it">
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <template v-if="answer !== null">
+            <p v-for="one in answer.questions" :key="one" class="profile__question">{{ one }}</p>
+            <p><strong>{{ answer.stage }}</strong>. {{ answer.stageWhy }}</p>
+            <p v-if="answer.idealSays !== null">{{ answer.idealSays }}</p>
+            <p v-if="answer.breedNote !== null">{{ answer.breedNote }}</p>
+            <div class="profile__schools">
+                <div v-for="school in answer.schools" :key="school.school" class="school" :class="{ 'school--chosen': school.chosen }">
+                    <h3>{{ school.name }}</h3>
+                    <p v-if="school.dailyKcal !== null"><strong>{{ spread(school.dailyKcal) }}</strong> kcal a day</p>
+                    <p v-else>no figure</p>
+                    <p class="hint">{{ school.made }}<template v-if="school.note !== null">. {{ school.note }}</template><template v-if="school.chosen"> — this kitchen's choice</template></p>
+                </div>
+            </div>
+            <p v-if="answer.difference !== null" class="hint">{{ answer.difference }}</p>
+            <p v-if="answer.budget !== null">Treats: at most <strong>{{ figure(answer.budget.kcal) }} kcal</strong> a day, {{ figure(answer.budget.percent) }} %, {{ answer.budget.reason }}.<template v-if="answer.safeBiteMm !== null"> Safe bite {{ answer.safeBiteMm }} mm.</template></p>
+            <p v-if="answer.meals !== null">Its own food: {{ Math.round(answer.meals.foodGrams) }} g a day without treats<template v-if="answer.meals.perMealGrams !== null">, {{ Math.round(answer.meals.perMealGrams) }} g a meal</template>; a full day of treats takes the place of {{ Math.round(answer.meals.treatShareGrams) }} g.</p>
+            <GrowthCurve v-if="answer.growth !== null" :growth="answer.growth" :name="dog.name" />
+            <div v-if="answer.assumed.length > 0" class="hint"><p>Taken for granted, at the end that protects it:</p><ul><li v-for="one in answer.assumed" :key="one">{{ one }}</li></ul></div>
+        </template>
+        <form class="fields" @submit.prevent="weigh">
+            <label class="plain plain--short"><span>Weighed, kg</span><input v-model="weighed.kg" inputmode="decimal" /></label>
+            <label class="plain"><span>on</span><input v-model="weighed.on" type="date" /></label>
+            <v-btn type="submit" variant="tonal" :disabled="weighed.kg.trim() === ''">Write it down</v-btn>
+        </form>
+        <details v-if="weighings.length > 0" class="assumed"><summary>Weights so far ({{ weighings.length }})</summary><ul><li v-for="one in [...weighings].reverse()" :key="one.id">{{ one.on }}: {{ one.kg }} kg <v-btn size="small" @click="unweigh(one.id)">Take out</v-btn></li></ul></details>
+    </aside>
+</template>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
+import { computed, reactive, ref, watch } from 'vue'
+import { api } from '../api/client'
+import type { Cut, SizeAnswer } from '../api/types.generated'
+import { useSheet, type Portion } from '../bench/useSheet'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { figure } from '../ui/format'
+
+/** Backwards: so many a day for this dog and that one, for so many days; what size, and how much dough? */
+const emit = defineEmits<{ take: [portions: Portion[], factor: number] }>()
+const kitchen = useKitchen()
+const { sheet, question } = useSheet()
+const wishes = reactive<Record<string, string>>({})
+const days = ref('7')
+const thickness = ref('')
+const answer = ref<SizeAnswer | null>(null)
+const problem = ref<string | null>(null)
+/** What is shown belongs to an earlier question: it cannot be taken. */
+const stale = ref(false)
+let running: AbortController | null = null
+
+const asked = computed(() => kitchen.atTable.map((dog) => ({ dog: dog.name, piecesPerDay: Number((wishes[dog.name] ?? '').replace(',', '.')) })).filter((one) => one.piecesPerDay > 0))
+const solution = computed(() => answer.value?.possible === true ? answer.value : answer.value?.ifCleared ?? null)
+
+async function ask(): Promise<void> {
+    running?.abort()
+    const whole = question()
+    if (whole === null || asked.value.length === 0) {
+        answer.value = null
+        return
+    }
+    running = new AbortController()
+    const { cut, portions, ...rest } = whole
+    void portions
+    const sizes = cut as unknown as Record<string, number>
+    const thick = Number(thickness.value.replace(',', '.')) || sizes['thicknessMm'] || null
+    const open = { shape: cut?.shape ?? 'round', ...('thicknessMm' in sizes && thick !== null ? { thicknessMm: thick } : {}), ...Object.fromEntries(['sheetWidthMm', 'sheetLengthMm', 'depthMm', 'sliceMm', 'cavities'].filter((key) => key in sizes).map((key) => [key, sizes[key]])) }
+    try {
+        answer.value = await api.size({ ...rest, cut: open as never, wishes: asked.value, days: Math.max(1, Math.round(Number(days.value) || 1)) }, running.signal)
+        problem.value = null
+        stale.value = false
+    } catch (error) {
+        if (error instanceof DOMException && error.name === 'AbortError') return
+        problem.value = wordsOf(error)
+        answer.value = null
+    }
+}
+
+const later = useDebounceFn(ask, 150)
+function askSoon(): void {
+    stale.value = true
+    void later()
+}
+
+watch([asked, days, thickness, () => sheet.value.text, () => sheet.value.cut], askSoon, { deep: true })
+
+function said(cut: { shape: string }): string {
+    const sizes = Object.entries(cut).filter(([key]) => key !== 'shape')
+    const mm = sizes.filter(([key]) => key.endsWith('Mm')).map(([, size]) => String(size)).join(' × ')
+    const rest = sizes.filter(([key]) => !key.endsWith('Mm')).map(([key, size]) => `${key === 'ml' || key === 'cavityMl' ? `${size} ml` : `${size} ${key}`}`).join(', ')
+
+    return [cut.shape, mm === '' ? '' : `${mm} mm`, rest].filter(Boolean).join(' ')
+}
+
+function take(): void {
+    const found = solution.value
+    if (found === null || found.batchFactor === null) return
+    const whole = found.sizes.reduce((sum, size) => sum + size.doughGrams, 0)
+    emit('take', found.sizes.map((size) => ({ name: `for ${size.dogs.join(' and ')}`, dogs: size.dogs, share: whole > 0 ? Math.floor(1e6 * size.doughGrams / whole) / 1e6 : null, cut: size.cut as unknown as Cut, bake: { texture: sheet.value.texture } })), found.batchFactor)
+}
+</script>
+
+<template>
+    <section class="studio__part" aria-labelledby="back-title">
+        <h2 id="back-title">Backwards</h2>
+        <p class="hint">Say how many a day and for how long; the size and the dough follow.</p>
+        <div class="fields">
+            <label v-for="dog in kitchen.atTable" :key="dog.id" class="plain plain--short"><span>{{ dog.name }}, a day</span><input v-model="wishes[dog.name]" inputmode="decimal" /></label>
+            <label class="plain plain--short"><span>days</span><input v-model="days" inputmode="numeric" /></label>
+            <label v-if="'thicknessMm' in sheet.cut" class="plain plain--short"><span>rolled to, mm</span><input v-model="thickness" inputmode="decimal" :placeholder="String(sheet.cut.thicknessMm)" /></label>
+        </div>
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <div v-if="answer !== null" role="status" class="studio__answer">
+            <p v-if="!answer.possible"><strong>{{ answer.why }}</strong> {{ answer.remedy }}</p>
+            <template v-if="solution !== null && solution.batchFactor !== null">
+                <p v-if="!answer.possible">Once that is settled:</p>
+                <ul class="sizes"><li v-for="size in solution.sizes" :key="size.dogs.join()"><strong>{{ size.dogs.join(' and ') }}</strong>: {{ said(size.cut) }}, {{ size.pieces }} pieces of {{ figure(size.kcalPerPiece) }} kcal, from {{ Math.round(size.doughGrams) }} g of dough<template v-if="size.commonCutterMm !== null"> (a {{ size.commonCutterMm }} mm cutter is the nearest that is not larger)</template></li></ul>
+                <p>In all {{ figure(solution.batchFactor) }} times this recipe.</p>
+                <p class="paper__ends"><v-btn variant="flat" color="primary" :disabled="stale" @click="take">Cut it so</v-btn></p>
+            </template>
+        </div>
+    </section>
+</template>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { api } from '../api/client'
+import type { Cut } from '../api/types.generated'
+import CutChooser from '../bench/CutChooser.vue'
+import DogTable from '../bench/DogTable.vue'
+import LimitBars from '../bench/LimitBars.vue'
+import { useSheet, type Portion, type Sheet } from '../bench/useSheet'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import PieceDots from '../ui/PieceDots.vue'
+import { figure, grams, pieces } from '../ui/format'
+import BackwardsForm from './BackwardsForm.vue'
+import HeatTimes from './HeatTimes.vue'
+import ScaleForm from './ScaleForm.vue'
+import TrayPlan from './TrayPlan.vue'
+
+/** The cut studio: how large, how many, for whom; portions of one dough, the tray, time and heat. */
+const kitchen = useKitchen()
+const { sheet, answer, refusal, silent, start, ask, question, takeSwap } = useSheet()
+start()
+
+const chosen = ref(-1)
+const screenScale = useLocalStorage('mildbowl.screen-scale', 1)
+const problem = ref<string | null>(null)
+
+const portions = computed(() => answer.value?.portions ?? [])
+/** The portion of the answer that is shown: asked portions first, the rest last. */
+const shown = computed(() => chosen.value >= 0 ? portions.value[chosen.value] : portions.value.find((one) => one.name === null) ?? portions.value[0])
+const rations = computed(() => (answer.value?.rations ?? []).filter((ration) => shown.value?.dogs.includes(ration.dog)))
+const mine = computed<Portion | null>(() => sheet.value.portions[chosen.value] ?? null)
+
+const cut = computed<Cut>({
+    get: () => mine.value?.cut ?? sheet.value.cut,
+    set: (value) => {
+        if (mine.value === null) sheet.value.cut = value
+        else mine.value.cut = value
+    },
+})
+const texture = computed<Sheet['texture']>({
+    get: () => mine.value?.bake.texture ?? sheet.value.texture,
+    set: (value) => {
+        if (mine.value === null) sheet.value.texture = value
+        else mine.value.bake.texture = value
+    },
+})
+
+function add(): void {
+    sheet.value.portions.push({ name: `portion ${sheet.value.portions.length + 1}`, dogs: [], share: null, cut: JSON.parse(JSON.stringify(sheet.value.cut)) as Cut, bake: { texture: sheet.value.texture } })
+    chosen.value = sheet.value.portions.length - 1
+}
+
+function drop(): void {
+    sheet.value.portions.splice(chosen.value, 1)
+    chosen.value = -1
+}
+
+function seat(dog: string): void {
+    const portion = mine.value
+    if (portion === null) return
+    const had = portion.dogs.includes(dog)
+    for (const one of sheet.value.portions) one.dogs = one.dogs.filter((name) => name !== dog)
+    if (!had) portion.dogs.push(dog)
+}
+
+function share(text: string): void {
+    const percent = Number(text.replace(',', '.'))
+    if (mine.value === null) return
+    mine.value.share = text.trim() === '' || !Number.isFinite(percent) || percent <= 0 ? null : Math.min(100, percent) / 100
+}
+
+/** Takes a solved cut: portions for the dogs, and the recipe scaled to give them enough. */
+async function takeSizes(given: Portion[], factor: number): Promise<void> {
+    const asked = question()
+    if (asked === null) return
+    try {
+        const scaled = await api.scale({ ...asked, portions: null, by: { factor } })
+        takeSwap(scaled.recipeText, sheet.value.steps, `cut for ${given.flatMap((one) => one.dogs).join(', ')}`)
+        sheet.value.portions = given
+        chosen.value = given.length > 0 ? 0 : -1
+        problem.value = null
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+
+function shareOf(index: number): number {
+    return portions.value[index]?.share ?? 0
+}
+
+const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter((dog) => dog.cleared).map((dog) => dog.name)))
+</script>
+
+<template>
+    <div class="studio">
+        <header class="place__head"><h1>{{ sheet.title === '' ? 'Untitled sheet' : sheet.title }} <small>in the cut studio</small></h1><router-link class="link-button" to="/bench">Back to the bench</router-link></header>
+        <DogTable :answer="answer" />
+        <p v-if="silent !== null" class="trouble" role="alert">{{ silent }} <v-btn variant="outlined" @click="ask()">Ask again</v-btn></p>
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <p v-if="sheet.text.trim() === ''">Nothing lies on the bench. <router-link to="/bench">Lay a recipe on it first.</router-link></p>
+        <template v-else-if="answer !== null && shown !== undefined">
+            <div class="lots" role="group" aria-label="Portions of this dough">
+                <button v-for="(portion, index) in sheet.portions" :key="index" type="button" class="lot" :aria-pressed="chosen === index" :style="{ flexGrow: Math.max(.12, shareOf(index)) }" @click="chosen = index"><strong>{{ portion.name }}</strong><span>{{ Math.round(100 * shareOf(index)) }} % · {{ portion.dogs.join(', ') || 'no dog yet' }}</span></button>
+                <button v-if="sheet.portions.length === 0 || portions.some((one) => one.name === null && (one.share > .001 || one.dogs.length > 0))" type="button" class="lot" :aria-pressed="chosen < 0" :style="{ flexGrow: Math.max(.12, portions.find((one) => one.name === null)?.share ?? 1) }" @click="chosen = -1"><strong>{{ sheet.portions.length === 0 ? 'the whole dough' : 'the rest' }}</strong><span>{{ grams(portions.find((one) => one.name === null)?.doughGrams.best ?? 0) }}</span></button>
+                <v-btn variant="tonal" :disabled="sheet.portions.length >= 10" @click="add">Another portion</v-btn>
+            </div>
+            <div class="studio__halves">
+                <div class="studio__column">
+                    <section v-if="mine !== null" class="studio__part" aria-label="This portion">
+                        <div class="fields">
+                            <label class="plain"><span>Called</span><input v-model="mine.name" maxlength="60" /></label>
+                            <label class="plain plain--short"><span>% of the dough</span><input inputmode="decimal" :value="mine.share === null ? '' : Math.round(1000 * mine.share) / 10" placeholder="by need" @change="share(($event.target as HTMLInputElement).value)" /></label>
+                            <v-btn @click="drop">Take this portion away</v-btn>
+                        </div>
+                        <div class="toggles" role="group" aria-label="Dogs that eat from it"><button v-for="dog in kitchen.atTable" :key="dog.id" type="button" class="toggle" :aria-pressed="mine.dogs.includes(dog.name)" @click="seat(dog.name)">{{ dog.name }}</button></div>
+                    </section>
+                    <CutChooser :key="chosen" v-model:cut="cut" v-model:texture="texture" class="studio__part" :answer="answer" :refusal="refusal" :place="chosen < 0 ? '/cut' : `/portions/${chosen}/cut`" :dogs="shown.dogs" :oddity="shown.oddity" large><h2>The piece, at true size</h2></CutChooser>
+                    <p class="studio__figures"><strong>{{ Math.floor(shown.piece.count.best + 1e-9) }}</strong> pieces · <strong>{{ figure(shown.piece.kcal.best) }}</strong> kcal each · {{ grams(shown.piece.bakedGrams.best) }} out of the oven · {{ grams(shown.doughGrams.best) }} of dough<template v-if="shown.daysItLasts !== null"> · lasts {{ shown.daysItLasts }} day{{ shown.daysItLasts === 1 ? '' : 's' }}</template></p>
+                    <label class="plain studio__scale"><span>Is ten centimetres on the screen ten on your ruler? Make it so: {{ Math.round(100 * screenScale) }} %</span><input v-model.number="screenScale" type="range" min="0.6" max="1.8" step="0.01" /></label>
+                    <BackwardsForm @take="takeSizes" />
+                    <TrayPlan :portion="shown" />
+                </div>
+                <div class="studio__column">
+                    <section class="studio__part" aria-labelledby="who-title">
+                        <h2 id="who-title">Who gets how many</h2>
+                        <p v-if="rations.length === 0" class="hint">No dog eats from this portion yet.</p>
+                        <ul class="studio__rations">
+                            <li v-for="ration in rations" :key="ration.dog">
+                                <p class="studio__dog"><strong>{{ ration.dog }}</strong> <span>{{ cleared.has(ration.dog) ? `${pieces(ration.piecesPerDay ?? 0)} a day` : `waits; ${pieces(ration.ifCleared ?? 0)} once cleared` }}</span></p>
+                                <PieceDots :count="cleared.has(ration.dog) ? ration.piecesPerDay ?? 0 : ration.ifCleared ?? 0" :ghost="!cleared.has(ration.dog)" />
+                                <LimitBars :ration="ration" few />
+                                <p v-if="ration.explain?.breakInto" class="hint">Larger than its safe bite of {{ ration.explain.safeBiteMm }} mm: score {{ ration.explain.breakInto.along }} × {{ ration.explain.breakInto.across }} and break.</p>
+                            </li>
+                        </ul>
+                    </section>
+                    <HeatTimes :heat="shown.heat" />
+                    <ScaleForm />
+                </div>
+            </div>
+        </template>
+    </div>
+</template>
