@@ -51,7 +51,7 @@ export function row(page: Page, number: number): Locator {
 }
 
 export function ration(page: Page, dog: string): Locator {
-    return page.getByRole('list', { name: 'Rations' }).getByRole('listitem').filter({ hasText: dog })
+    return page.getByRole('list', { name: 'Rations' }).locator('> li').filter({ has: page.locator('.ration__dog', { hasText: new RegExp(`^${dog}`) }) })
 }
 
 /** No serious fault of accessibility, by WCAG 2.2 AA. */

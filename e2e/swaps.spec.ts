@@ -106,6 +106,7 @@ test('a kitchen adds a swap of its own, and it comes first', async ({ page }) =>
     await expectAccessible(page)
     await openBench(page)
     await write(page, '2 cups oat flour\n1 cup diced parsnip\n1/2 cup water')
+    await expect(row(page, 2)).toContainText('kcal')
     await page.getByLabel('Foods, line 2', { exact: true }).focus()
     await page.keyboard.press('Alt+W')
     await expect(row(page, 2).getByRole('listitem').first()).toContainText('fennel')

@@ -94,7 +94,7 @@ final class LineOptions
                 $options[] = $this->written(Option::SWAP, [$this->writer->write($alternative, $portion->grams->best, $line)], 0.0, $why.' The recipe offers it itself.');
             }
         }
-        if ($line->alternatives !== [] || $line->others !== [] || $line->condition !== null || $line->forms !== []) {
+        if ($line->alternatives !== [] || $line->others !== [] || $line->condition !== null || ($line->forms !== [] && $why !== '')) {
             $options[] = $this->written(Option::ADJUST, [$this->writer->write($portion->ingredient->id, $portion->grams->best, $line)], 0.02, $why.' Written plainly, with nothing else in it.');
         }
 

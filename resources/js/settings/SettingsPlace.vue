@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { KitchenFields } from '../api/client'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
 
 /** The house rules: what this kitchen decided once for all its recipes. */
 const kitchen = useKitchen()
@@ -54,9 +55,7 @@ async function choose(fields: KitchenFields): Promise<void> {
             </fieldset>
             <fieldset>
                 <legend>Share of the day that treats may take, at most</legend>
-                <label class="plain plain--short"><span>percent, up to 10; empty for the usual</span>
-                    <input type="number" min="0" max="10" step="0.5" :value="kitchen.kitchen.policy.budgetPercent ?? ''" @change="choose({ budgetPercent: ($event.target as HTMLInputElement).value === '' ? null : Number(($event.target as HTMLInputElement).value) })" />
-                </label>
+                <NumberField label="percent, up to 10; empty for the usual" :value="kitchen.kitchen.policy.budgetPercent" @meant="choose({ budgetPercent: $event })" />
                 <p class="hint">It may be lowered, never raised: the usual is 10 %, and 5 % for a puppy, a weight-loss plan or any condition.</p>
             </fieldset>
         </form>

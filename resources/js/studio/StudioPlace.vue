@@ -8,6 +8,7 @@ import DogTable from '../bench/DogTable.vue'
 import LimitBars from '../bench/LimitBars.vue'
 import { useSheet, type Portion, type Sheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { figure, grams, pieces } from '../ui/format'
 import BackwardsForm from './BackwardsForm.vue'
@@ -63,10 +64,9 @@ function seat(dog: string): void {
     if (!had) portion.dogs.push(dog)
 }
 
-function share(text: string): void {
-    const percent = Number(text.replace(',', '.'))
+function share(percent: number | null): void {
     if (mine.value === null) return
-    mine.value.share = text.trim() === '' || !Number.isFinite(percent) || percent <= 0 ? null : Math.min(100, percent) / 100
+    mine.value.share = percent === null || percent <= 0 ? null : Math.min(100, percent) / 100
 }
 
 /** Takes a solved cut: portions for the dogs, and the recipe scaled to give them enough. */
@@ -109,7 +109,7 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                     <section v-if="mine !== null" class="studio__part" aria-label="This portion">
                         <div class="fields">
                             <label class="plain"><span>Called</span><input v-model="mine.name" maxlength="60" /></label>
-                            <label class="plain plain--short"><span>% of the dough</span><input inputmode="decimal" :value="mine.share === null ? '' : Math.round(1000 * mine.share) / 10" placeholder="by need" @change="share(($event.target as HTMLInputElement).value)" /></label>
+                            <NumberField label="% of the dough" :value="mine.share === null ? null : Math.round(1000 * mine.share) / 10" placeholder="by need" @meant="share" />
                             <v-btn @click="drop">Take this portion away</v-btn>
                         </div>
                         <div class="toggles" role="group" aria-label="Dogs that eat from it"><button v-for="dog in kitchen.atTable" :key="dog.id" type="button" class="toggle" :aria-pressed="mine.dogs.includes(dog.name)" @click="seat(dog.name)">{{ dog.name }}</button></div>

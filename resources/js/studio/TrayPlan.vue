@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Cut, PortionOfBatch } from '../api/types.generated'
 import { outlineOf } from '../bench/outline'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
-import { ref } from 'vue'
+import NumberField from '../ui/NumberField.vue'
 
 /** The pieces laid out on the baker's own tray, to scale. */
 const props = defineProps<{ portion: PortionOfBatch }>()
@@ -23,9 +23,8 @@ const frame = computed(() => {
 /** A piece lies as the plan says: its outline is turned where it lies across. */
 const turned = computed(() => outline.value !== null && plan.value !== null && Math.abs(outline.value.width - (plan.value.pieceMm[0] ?? 0)) > 0.1)
 
-async function change(key: 'trayWidthMm' | 'trayLengthMm' | 'trayGapMm' | 'traysAtOnce', text: string): Promise<void> {
-    const value = Number(text.replace(',', '.'))
-    if (text.trim() === '' || !Number.isFinite(value)) return
+async function change(key: 'trayWidthMm' | 'trayLengthMm' | 'trayGapMm' | 'traysAtOnce', value: number | null): Promise<void> {
+    if (value === null) return
     try {
         await kitchen.change({ [key]: value })
         problem.value = null
@@ -40,7 +39,7 @@ const FIELDS = [['trayWidthMm', 'tray wide, mm', 'widthMm'], ['trayLengthMm', 't
 <template>
     <section class="studio__part" aria-labelledby="tray-title">
         <h2 id="tray-title">On the tray</h2>
-        <div v-if="isOwnTray" class="fields"><label v-for="[key, label, field] in FIELDS" :key="key" class="plain plain--short"><span>{{ label }}</span><input type="number" :value="tray[field]" min="0" @change="change(key, ($event.target as HTMLInputElement).value)" /></label></div>
+        <div v-if="isOwnTray" class="fields"><NumberField v-for="[key, label, field] in FIELDS" :key="key" :label="label" :value="tray[field]" @meant="change(key, $event)" /></div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <p v-if="plan === null" class="hint">Pieces that are only counted have no place on a tray: choose a shape with sizes.</p>
         <template v-else>
