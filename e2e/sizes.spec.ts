@@ -123,6 +123,26 @@ test('time and heat speak the oven\'s language, and meat gets its safe step', as
     await expect(heat).toContainText('No drying up to 95 °C makes meat safe by itself')
 })
 
+test('the oven\'s own setting and what was weighed overrule the starting points', async ({ page }) => {
+    await openStudio(page)
+    const heat = page.getByRole('region', { name: 'Time and heat' })
+    await expect(heat).toContainText('15–25 min')
+    await heat.getByLabel('set to, °C').fill('161')
+    await heat.getByLabel('set to, °C').press('Enter')
+    await expect(heat).toContainText('18–30 min')
+    await heat.getByLabel('set to, °C').fill('900')
+    await heat.getByLabel('set to, °C').press('Enter')
+    await expect(heat).toContainText('from 50 to 300 °C')
+    await heat.getByLabel('set to, °C').fill('')
+    await heat.getByLabel('set to, °C').press('Enter')
+    await page.getByText('Counted and weighed after cooling').click()
+    await page.getByLabel('pieces', { exact: true }).fill('50')
+    await page.getByLabel('pieces', { exact: true }).press('Enter')
+    await expect(page.locator('.studio__figures')).toContainText('50 pieces')
+    await page.getByLabel('across, mm').fill('60')
+    await expect(page.getByText('Score it 3 × 3')).toBeVisible()
+})
+
 test('a ration shows every limit, and what a birthday would borrow', async ({ page }) => {
     await openBench(page)
     await write(page, ROUNDS)

@@ -298,9 +298,14 @@ final readonly class Request
     /** @return array{celsius: ?float, fan: bool}|null */
     private static function oven(?Node $node): ?array
     {
-        $node?->object(['celsius', 'fan']);
+        $node?->object(['celsius', 'fahrenheit', 'fan']);
+        if ($node === null) {
+            return null;
+        }
+        $fahrenheit = $node->get('fahrenheit')?->number(120, 575, '°F');
+        $celsius = $node->get('celsius')?->number(50, 300, '°C') ?? ($fahrenheit === null ? null : ($fahrenheit - 32) * 5 / 9);
 
-        return $node === null ? null : ['celsius' => $node->get('celsius')?->number(50, 300, '°C'), 'fan' => $node->get('fan')?->boolean() ?? false];
+        return ['celsius' => $celsius, 'fan' => $node->get('fan')?->boolean() ?? false];
     }
 
     /** @return array{count: ?float, bakedGrams: ?float, wasteGrams: ?float} */

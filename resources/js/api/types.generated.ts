@@ -300,6 +300,7 @@ export interface Tray {
 export interface Oven {
     celsius?: number | null
     fan?: boolean | null
+    fahrenheit?: number | null
 }
 
 export interface FormulateAnswer {

@@ -6,7 +6,7 @@ import CutRuler from './CutRuler.vue'
 import type { Sheet } from './useSheet'
 
 /** Shape, sizes and texture of a piece, drawn at true scale on a ruler beside the dogs' safe bite. */
-const props = withDefaults(defineProps<{ answer: FormulateAnswer | null, refusal: { message: string, path: string } | null, place?: string, dogs?: string[] | null, oddity?: string | null, large?: boolean }>(), { place: '/cut', dogs: null, oddity: null, large: false })
+const props = withDefaults(defineProps<{ answer: FormulateAnswer | null, refusal: { message: string, path: string } | null, place?: string, dogs?: string[] | null, oddity?: string | null, score?: { along: number, across: number } | null, large?: boolean }>(), { place: '/cut', dogs: null, oddity: null, score: null, large: false })
 const cut = defineModel<Cut>('cut', { required: true })
 const texture = defineModel<Sheet['texture']>('texture', { required: true })
 const kitchen = useKitchen()
@@ -83,7 +83,8 @@ const bites = computed(() => {
             </label>
         </div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem.message }}</p>
-        <CutRuler v-model="cut" :bites="bites" :large="large" />
+        <CutRuler v-model="cut" :bites="bites" :score="score" :large="large" />
+        <p v-if="score !== null" class="hint">Score it {{ score.along }} × {{ score.across }} before it is baked, so that it breaks into safe parts.</p>
         <p v-if="bites.length > 0" class="cut__bites">Safe bite: <template v-for="(bite, index) in bites" :key="bite.mm">{{ index > 0 ? '; ' : '' }}{{ bite.mm }} mm for {{ bite.dogs.join(', ') }}</template>.</p>
         <p v-if="oddity !== null" class="hint">{{ oddity }}</p>
     </section>

@@ -5,7 +5,7 @@ import type { Cut } from '../api/types.generated'
 import { handlesOf, outlineOf, thicknessKey } from './outline'
 
 /** One piece at true size on a ruler in millimetres and inches, from above and from the side, beside the dogs' safe bites. Its edges can be dragged. */
-const props = defineProps<{ bites: { mm: number, dogs: string[] }[], large?: boolean }>()
+const props = defineProps<{ bites: { mm: number, dogs: string[] }[], score?: { along: number, across: number } | null, large?: boolean }>()
 const cut = defineModel<Cut>({ required: true })
 /** How much the screen's own millimetre differs from the baker's ruler. */
 const scale = useLocalStorage('mildbowl.screen-scale', 1)
@@ -31,6 +31,18 @@ const ruler = computed(() => {
 })
 const tall = computed(() => Math.min(90, Math.max(outline.value?.height ?? 0, ...props.bites.map((bite) => bite.mm), 10)) + 2)
 const inches = computed(() => Array.from({ length: Math.floor((ruler.value - 2) / MM_PER_INCH * 4) + 1 }, (_, n) => n / 4))
+
+/** Where to press a knife before baking: the length of the piece runs along its longer side. */
+const scoreLines = computed(() => {
+    const [shape, score] = [outline.value, props.score]
+    if (shape === null || score === null || score === undefined) return ''
+    const [across, down] = shape.width >= shape.height ? [score.along, score.across] : [score.across, score.along]
+
+    return [
+        ...Array.from({ length: across - 1 }, (_, n) => `M${(n + 1) * shape.width / across} 0 v${shape.height}`),
+        ...Array.from({ length: down - 1 }, (_, n) => `M0 ${(n + 1) * shape.height / down} h${shape.width}`),
+    ].join(' ')
+})
 
 function biteX(index: number): number {
     return bitesX.value + props.bites.slice(0, index).reduce((sum, bite) => sum + bite.mm + 4, 0)
@@ -74,6 +86,7 @@ function nudge(event: KeyboardEvent, key: string): void {
 <template>
     <svg v-if="outline !== null || bites.length > 0" ref="svg" class="ruler" :style="{ width: `${ruler * scale}mm`, height: `${(tall + 19) * scale}mm` }" :viewBox="`-1 -1 ${ruler} ${tall + 19}`" role="group" aria-label="The piece at true size on a ruler, beside the safe bite of the dogs">
         <path v-if="outline !== null" :d="outline.path" class="ruler__piece" :transform="`translate(0 ${tall - outline.height})`" />
+        <path v-if="outline !== null && score" :d="scoreLines" class="ruler__score" :transform="`translate(0 ${tall - outline.height})`" />
         <g v-if="thick !== null">
             <rect class="ruler__piece" :x="sideX" :y="tall - (outline?.height ?? 0)" :width="thick.mm" :height="outline?.height ?? 0" rx=".8" />
             <rect class="ruler__handle" role="slider" tabindex="0" aria-label="Drag: thick" :aria-valuenow="thick.mm" aria-valuemin="1" aria-valuemax="500" :x="sideX + thick.mm - 1.6" :y="tall - (outline?.height ?? 0) / 2 - 4" width="3.2" height="8" rx="1.6" @pointerdown="drag($event, thick.key, 'across')" @keydown="nudge($event, thick.key)" />

@@ -34,6 +34,10 @@ export interface Sheet {
     texture: NonNullable<Recipe['texture']>
     /** shares of the dough with their own cut and texture */
     portions: Portion[]
+    /** what the oven is set to, in the unit this kitchen reads */
+    ovenAt: number | null
+    /** weighed and counted after cooling; overrules the estimate */
+    measured: Measured
     confirmed: Confirmation[]
     bound: Binding[]
     parentId: string | null
@@ -43,13 +47,17 @@ export interface Sheet {
     bakeMinutes: number | null
 }
 
+export interface Measured { count: number | null, bakedGrams: number | null, wasteGrams: number | null }
+
+export const UNMEASURED: Measured = { count: null, bakedGrams: null, wasteGrams: null }
+
 /** A portion whose cut and texture are chosen. */
-export type Portion = AskedPortion & { name: string, dogs: string[], share: number | null, cut: Cut, bake: { texture: Sheet['texture'] } }
+export type Portion = AskedPortion & { name: string, dogs: string[], share: number | null, cut: Cut, bake: { texture: Sheet['texture'] }, measured?: Measured | null }
 
 export type Keeping = 'blank' | 'browser' | 'keeping' | 'kept' | 'failed'
 
 const BLANK: Sheet = {
-    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null,
+    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null, ovenAt: null, measured: { ...UNMEASURED },
     cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 }, texture: 'biscuit',
 }
 
@@ -115,7 +123,8 @@ export function useSheet() {
         explain: true,
         portions: seated(sheet.value.portions, kitchen.atTable.map((dog) => dog.name)),
         tray: kitchen.kitchen?.tray ?? null,
-        oven: { fan: kitchen.kitchen?.ovenFan ?? false },
+        oven: { fan: kitchen.kitchen?.ovenFan ?? false, ...(sheet.value.ovenAt === null ? {} : kitchen.kitchen?.temperature === 'F' ? { fahrenheit: sheet.value.ovenAt } : { celsius: sheet.value.ovenAt }) },
+        measured: sheet.value.measured,
     }))
 
     async function ask(): Promise<void> {
@@ -198,7 +207,7 @@ export function useSheet() {
 
     function openRecipe(recipe: Recipe): void {
         sheet.value = {
-            recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [], portions: (recipe.portions ?? []) as Portion[], parentId: recipe.parentId,
+            ovenAt: null, measured: { ...UNMEASURED }, recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [], portions: (recipe.portions ?? []) as Portion[], parentId: recipe.parentId,
             source: recipe.source, yield: recipe.yield, prepMinutes: recipe.prepMinutes, bakeMinutes: recipe.bakeMinutes,
             cut: recipe.cut ?? { ...BLANK.cut }, texture: recipe.texture ?? BLANK.texture,
         }
@@ -207,7 +216,7 @@ export function useSheet() {
     }
 
     function blank(): void {
-        sheet.value = { ...BLANK, confirmed: [], bound: [], portions: [] }
+        sheet.value = { ...BLANK, confirmed: [], bound: [], portions: [], measured: { ...UNMEASURED } }
         answer.value = null
     }
 
@@ -241,7 +250,7 @@ export function useSheet() {
         const before = JSON.parse(JSON.stringify(sheet.value)) as Sheet
         taken.value.push({ before, says })
         const isKept = before.recipeId !== null
-        sheet.value = { ...before, text, steps, recipeId: null, parentId: isKept ? before.recipeId : before.parentId, title: isKept && before.title !== '' ? `${before.title.replace(/, changed$/, '')}, changed` : before.title }
+        sheet.value = { ...before, text, steps, measured: { ...UNMEASURED }, recipeId: null, parentId: isKept ? before.recipeId : before.parentId, title: isKept && before.title !== '' ? `${before.title.replace(/, changed$/, '')}, changed` : before.title }
         keeping.value = 'browser'
     }
 
@@ -259,7 +268,7 @@ export function useSheet() {
     /** Lays a recipe from outside on the bench, with nothing kept yet. */
     function lay(clipping: Clipping): void {
         sheet.value = {
-            ...BLANK, confirmed: [], bound: [], portions: [], title: clipping.title, text: clipping.text, steps: clipping.steps, source: clipping.source, yield: clipping.yield,
+            ...BLANK, confirmed: [], bound: [], portions: [], measured: { ...UNMEASURED }, title: clipping.title, text: clipping.text, steps: clipping.steps, source: clipping.source, yield: clipping.yield,
             prepMinutes: clipping.times.prepMinutes, bakeMinutes: clipping.times.bakeMinutes,
         }
     }

@@ -74,6 +74,7 @@ function take(): void {
 <template>
     <section class="studio__part" aria-labelledby="back-title">
         <h2 id="back-title">Backwards</h2>
+        <p v-if="kitchen.atTable.length === 0">No dog is at the table yet: seat one above.</p>
         <p class="hint">Say how many a day and for how long; the size and the dough follow.</p>
         <div class="fields">
             <label v-for="dog in kitchen.atTable" :key="dog.id" class="plain plain--short"><span>{{ dog.name }}, a day</span><input v-model="wishes[dog.name]" inputmode="decimal" /></label>
@@ -85,7 +86,7 @@ function take(): void {
             <p v-if="!answer.possible"><strong>{{ answer.why }}</strong> {{ answer.remedy }}</p>
             <template v-if="solution !== null && solution.batchFactor !== null">
                 <p v-if="!answer.possible">Once that is settled:</p>
-                <ul class="sizes"><li v-for="size in solution.sizes" :key="size.dogs.join()"><strong>{{ size.dogs.join(' and ') }}</strong>: {{ said(size.cut) }}, {{ size.pieces }} pieces of {{ figure(size.kcalPerPiece) }} kcal, from {{ Math.round(size.doughGrams) }} g of dough<template v-if="size.commonCutterMm !== null"> (a {{ size.commonCutterMm }} mm cutter is the nearest that is not larger)</template></li></ul>
+                <ul class="sizes"><li v-for="size in solution.sizes" :key="size.dogs.join()"><strong>{{ size.dogs.join(' and ') }}</strong>: {{ said(size.cut) }}, {{ size.pieces }} pieces of {{ figure(size.kcalPerPiece) }} kcal, from {{ Math.round(size.doughGrams) }} g of dough<template v-if="size.sheet !== null">, {{ size.sheet.perSheet }} on a sheet</template><template v-if="size.commonCutterMm !== null"> (a {{ size.commonCutterMm }} mm cutter is the nearest that is not larger)</template></li></ul>
                 <p>In all {{ figure(solution.batchFactor) }} times this recipe.</p>
                 <p class="paper__ends"><v-btn variant="flat" color="primary" :disabled="stale" @click="take">Cut it so</v-btn></p>
             </template>

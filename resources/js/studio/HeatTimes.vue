@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Heat } from '../api/types.generated'
+import type { Heat, PortionOfBatch } from '../api/types.generated'
+import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
 
 /** How long and how hot, as a starting point, with when to look first and how done looks. */
-defineProps<{ heat: Heat }>()
+const props = defineProps<{ heat: Heat, portions: PortionOfBatch[], problem: string | null }>()
 const kitchen = useKitchen()
-const problem = ref<string | null>(null)
+const { sheet } = useSheet()
+const own = ref<string | null>(null)
 const isFahrenheit = computed(() => kitchen.kitchen?.temperature === 'F')
 
 function span(low: number, high: number): string {
@@ -17,12 +20,20 @@ function span(low: number, high: number): string {
     return low === high ? `${said(low)} ${unit}` : `${from}–${said(high)} ${unit}`
 }
 
+/** Which portion leaves the oven when: what is soonest done first. */
+const order = computed(() => props.portions.filter((one) => one.heat.stages[0]?.celsius !== null && one.share > 0.001)
+    .map((one) => ({ name: one.name ?? 'the rest', stage: one.heat.stages[0] }))
+    .sort((one, two) => (one.stage?.minutesHigh ?? 0) - (two.stage?.minutesHigh ?? 0))
+    .map(({ name, stage }) => ({ name, time: span(stage?.minutesLow ?? 0, stage?.minutesHigh ?? 0) })))
+
 async function change(fields: { temperature: 'C' | 'F' } | { ovenFan: boolean }): Promise<void> {
     try {
         await kitchen.change(fields)
-        problem.value = null
+        // a number in one unit is not the same number in the other
+        if ('temperature' in fields) sheet.value.ovenAt = null
+        own.value = null
     } catch (error) {
-        problem.value = wordsOf(error)
+        own.value = wordsOf(error)
     }
 }
 </script>
@@ -33,8 +44,9 @@ async function change(fields: { temperature: 'C' | 'F' } | { ovenFan: boolean })
         <div class="fields">
             <div class="switch" role="group" aria-label="Temperatures in"><button type="button" :aria-pressed="!isFahrenheit" @click="change({ temperature: 'C' })">°C</button><button type="button" :aria-pressed="isFahrenheit" @click="change({ temperature: 'F' })">°F</button></div>
             <div class="switch" role="group" aria-label="The oven"><button type="button" :aria-pressed="!kitchen.kitchen?.ovenFan" @click="change({ ovenFan: false })">still oven</button><button type="button" :aria-pressed="kitchen.kitchen?.ovenFan === true" @click="change({ ovenFan: true })">fan</button></div>
+            <NumberField :label="`set to, ${isFahrenheit ? '°F' : '°C'}`" :value="sheet.ovenAt" placeholder="as below" @meant="sheet.ovenAt = $event" />
         </div>
-        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <p v-if="(own ?? problem) !== null" class="problem" role="alert">{{ own ?? problem }}</p>
         <p v-if="heat.coreStep !== null" class="heat__core"><strong>First:</strong> {{ heat.coreStep }}</p>
         <p v-else-if="heat.cores.length > 0">At the core: <template v-for="(core, n) in heat.cores" :key="core.what">{{ n > 0 ? '; ' : '' }}{{ core.foods.join(', ') }} {{ isFahrenheit ? `${Math.round(core.celsius * 9 / 5 + 32)} °F` : `${core.celsius} °C` }}</template>.</p>
         <ol class="heat">
@@ -45,6 +57,7 @@ async function change(fields: { temperature: 'C' | 'F' } | { ovenFan: boolean })
                 <span class="hint">First look at {{ span(stage.firstLookMinutes, stage.firstLookMinutes) }}. Done: {{ stage.sign }}.</span>
             </li>
         </ol>
+        <p v-if="order.length > 1">Out of the oven in this order: <template v-for="(one, n) in order" :key="one.name">{{ n > 0 ? ', then ' : '' }}<strong>{{ one.name }}</strong> after {{ one.time }}</template>.</p>
         <p class="hint">A starting point. Your oven and your log correct it.</p>
     </section>
 </template>

@@ -6,7 +6,7 @@ import type { Cut } from '../api/types.generated'
 import CutChooser from '../bench/CutChooser.vue'
 import DogTable from '../bench/DogTable.vue'
 import LimitBars from '../bench/LimitBars.vue'
-import { useSheet, type Portion, type Sheet } from '../bench/useSheet'
+import { UNMEASURED, useSheet, type Measured, type Portion, type Sheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
@@ -45,6 +45,18 @@ const texture = computed<Sheet['texture']>({
         else mine.value.bake.texture = value
     },
 })
+
+const measured = computed<Measured>(() => (mine.value === null ? sheet.value.measured : mine.value.measured) ?? UNMEASURED)
+
+function measure(key: keyof Measured, value: number | null): void {
+    const next = { ...measured.value, [key]: value }
+    if (mine.value === null) sheet.value.measured = next
+    else mine.value.measured = next
+}
+
+/** Score lines for the dog with the smallest bite that eats from this portion. */
+const score = computed(() => rations.value.map((ration) => ration.explain?.breakInto ?? null).filter((one) => one !== null)
+    .sort((one, two) => two.along * two.across - one.along * one.across)[0] ?? null)
 
 function add(): void {
     sheet.value.portions.push({ name: `portion ${sheet.value.portions.length + 1}`, dogs: [], share: null, cut: JSON.parse(JSON.stringify(sheet.value.cut)) as Cut, bake: { texture: sheet.value.texture } })
@@ -114,8 +126,13 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                         </div>
                         <div class="toggles" role="group" aria-label="Dogs that eat from it"><button v-for="dog in kitchen.atTable" :key="dog.id" type="button" class="toggle" :aria-pressed="mine.dogs.includes(dog.name)" @click="seat(dog.name)">{{ dog.name }}</button></div>
                     </section>
-                    <CutChooser :key="chosen" v-model:cut="cut" v-model:texture="texture" class="studio__part" :answer="answer" :refusal="refusal" :place="chosen < 0 ? '/cut' : `/portions/${chosen}/cut`" :dogs="shown.dogs" :oddity="shown.oddity" large><h2>The piece, at true size</h2></CutChooser>
+                    <CutChooser :key="chosen" v-model:cut="cut" v-model:texture="texture" class="studio__part" :answer="answer" :refusal="refusal" :place="chosen < 0 ? '/cut' : `/portions/${chosen}/cut`" :dogs="shown.dogs" :oddity="shown.oddity" :score="score" large><h2>The piece, at true size</h2></CutChooser>
                     <p class="studio__figures"><strong>{{ Math.floor(shown.piece.count.best + 1e-9) }}</strong> pieces · <strong>{{ figure(shown.piece.kcal.best) }}</strong> kcal each · {{ grams(shown.piece.bakedGrams.best) }} out of the oven · {{ grams(shown.doughGrams.best) }} of dough<template v-if="shown.daysItLasts !== null"> · lasts {{ shown.daysItLasts }} day{{ shown.daysItLasts === 1 ? '' : 's' }}</template></p>
+                    <details class="assumed"><summary>Counted and weighed after cooling</summary>
+                        <div class="fields"><NumberField label="pieces" :value="measured.count" @meant="measure('count', $event)" /><NumberField label="g in all" :value="measured.bakedGrams" @meant="measure('bakedGrams', $event)" /><NumberField label="g spoilt" :value="measured.wasteGrams" @meant="measure('wasteGrams', $event)" /></div>
+                        <p class="hint">What you measure overrules what was worked out. What is spoilt leaves with its share of the energy.</p>
+                        <p v-if="refusal !== null && refusal.path.includes('measured')" class="problem" role="alert">{{ refusal.message }}</p>
+                    </details>
                     <label class="plain studio__scale"><span>Is ten centimetres on the screen ten on your ruler? Make it so: {{ Math.round(100 * screenScale) }} %</span><input v-model.number="screenScale" type="range" min="0.6" max="1.8" step="0.01" /></label>
                     <BackwardsForm @take="takeSizes" />
                     <TrayPlan :portion="shown" />
@@ -133,7 +150,7 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                             </li>
                         </ul>
                     </section>
-                    <HeatTimes :heat="shown.heat" />
+                    <HeatTimes :heat="shown.heat" :portions="portions" :problem="refusal !== null && refusal.path.startsWith('/oven') ? refusal.message : null" />
                     <ScaleForm />
                 </div>
             </div>
