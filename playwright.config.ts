@@ -6,7 +6,7 @@ const bench = process.env['MILDBOWL_BENCH'] !== undefined
 /** Drives the served application in Debian's Chromium. bin/test starts the instance and names its address. */
 export default defineConfig({
     testDir: bench ? 'bench' : 'e2e',
-    testMatch: bench ? 'keys.ts' : shots ? 'shots.ts' : '*.spec.ts',
+    testMatch: bench ? ['keys.ts', 'drag.ts'] : shots ? 'shots.ts' : '*.spec.ts',
     workers: 1,
     fullyParallel: false,
     timeout: 40_000,
