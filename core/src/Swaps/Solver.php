@@ -18,6 +18,11 @@ final class Solver
 
     private int $visited = 0;
 
+    /** Short looks first: what they find narrows the options, and with them the bounds of the whole search. */
+    private const LOOKS = [400, 4000];
+
+    private int $limit = 0;
+
     /** @var list<float> cheapest that is left from each line on */
     private array $left = [];
 
@@ -91,9 +96,26 @@ final class Solver
             $sum += $this->cheapest($line);
         }
         $this->left = array_reverse($left);
-        $this->prepareBounds();
-        $this->chosen = array_fill(0, count($this->options), 0);
-        $this->descend(0, 0.0, 0, array_fill(0, count($this->bowls[0][0] ?? []), 0.0));
+        foreach ([...self::LOOKS, $this->patience] as $limit) {
+            $this->limit = min($limit, $this->patience);
+            $this->visited = 0;
+            $this->leaveOutTooDear($sum);
+            $this->prepareBounds();
+            $this->chosen = array_fill(0, count($this->options), 0);
+            $this->descend(0, 0.0, 0, array_fill(0, count($this->bowls[0][0] ?? []), 0.0));
+            if ($this->visited < $this->limit) {
+                return;
+            }
+        }
+    }
+
+    /** An option so dear that, with the cheapest of every other line, it costs as much as the best that is known, can be no part of a better one. */
+    private function leaveOutTooDear(float $cheapest): void
+    {
+        foreach ($this->order as $line => $order) {
+            $spare = $this->best - $cheapest + $this->cheapest($line) - 1e-9;
+            $this->order[$line] = array_values(array_filter($order, fn (int $index): bool => $index === $order[0] || $this->options[$line][$index]->cost < $spare));
+        }
     }
 
     /** What the lines after each depth can bring at least and at most. */
@@ -143,7 +165,7 @@ final class Solver
         }
         $line = $this->lines[$depth];
         foreach ($this->order[$line] as $index) {
-            if (++$this->visited >= $this->patience) {
+            if (++$this->visited >= $this->limit) {
                 return;
             }
             $sum = $cost + $this->options[$line][$index]->cost;
