@@ -75,7 +75,7 @@ final class WeekQuestion
         }
         $lasting = [];
         foreach ($asked as $n => $formulate) {
-            $lot = $formulate->main();
+            $lot = $formulate->lots->main();
             $days = $perDay[$n] > 0 ? floor($lot->batch->count->best / $perDay[$n] + 1e-9) : null;
             $lasting[] = [
                 'treat' => $treats[$n]['name'], 'pieces' => floor($lot->batch->count->best + 1e-9), 'piecesPerDay' => $perDay[$n], 'kcalPerPiece' => $lot->batch->pieceKcal->best,

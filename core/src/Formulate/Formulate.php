@@ -5,15 +5,12 @@ declare(strict_types=1);
 namespace MildBowl\Core\Formulate;
 
 use MildBowl\Core\Baking\Batch;
-use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Baking\Lot;
 use MildBowl\Core\Baking\Portion;
 use MildBowl\Core\Clipping\Doubts;
 use MildBowl\Core\Data;
 use MildBowl\Core\Dogs\Dog;
-use MildBowl\Core\Dogs\Energy;
-use MildBowl\Core\Dogs\TreatBudget;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Kitchen\ReadLine;
 use MildBowl\Core\Kitchen\ReadRecipe;
@@ -48,8 +45,7 @@ final class Formulate
 
     public readonly Dough $dough;
 
-    /** @var non-empty-list<Lot> what the whole cut makes of the dough, or its portions, and the rest of it last */
-    public readonly array $lots;
+    public readonly Lots $lots;
 
     private function __construct(private readonly Request $request)
     {
@@ -62,7 +58,7 @@ final class Formulate
             $this->assumptions->add('texture-defaulted', 'No texture was given: baked as biscuit assumed.');
         }
         $this->dough = $this->weigh();
-        $this->lots = $this->lots();
+        $this->lots = new Lots($request, $this->dough);
     }
 
     /**
@@ -73,69 +69,6 @@ final class Formulate
         return $request->withOwnPantry(static function () use ($request): array {
             return self::of($request)->judge();
         });
-    }
-
-    /**
-     * Shares that were not given are set by what the dogs of each portion may eat in a day.
-     *
-     * @return non-empty-list<Lot>
-     */
-    private function lots(): array
-    {
-        $request = $this->request;
-        $names = array_map(static fn (Dog $dog): string => $dog->name, $request->dogs);
-        if ($request->portions === []) {
-            return [new Lot(null, $names, 1.0, $request->cutOrCount(), $request->texture(), new Batch($this->dough, $request->cutOrCount(), $request->texture(), $request->measured))];
-        }
-        $needs = [];
-        foreach ($request->dogs as $dog) {
-            $energy = Energy::of($dog, $request->policy->energySchool);
-            $needs[$dog->name] = TreatBudget::of($dog, $energy, $request->policy->energySchool, $request->policy->budgetPercent)->kcal ?? 0.0;
-        }
-        $left = 1.0;
-        $open = 0.0;
-        $others = $names;
-        foreach ($request->portions as $portion) {
-            $left -= $portion->share ?? 0.0;
-            $open += $portion->share === null ? self::need($needs, $portion->dogs) : 0.0;
-            $others = array_values(array_diff($others, $portion->dogs));
-        }
-        $left = max(0.0, $left);
-        $open += $others === [] ? 0.0 : self::need($needs, $others);
-        $lots = [];
-        foreach ($request->portions as $portion) {
-            $share = $portion->share ?? ($open > 0 ? $left * self::need($needs, $portion->dogs) / $open : 0.0);
-            $cut = $portion->cut ?? $request->cutOrCount();
-            $texture = $portion->texture ?? $request->texture();
-            $lots[] = new Lot($portion->name, $portion->dogs, $share, $cut, $texture, new Batch($this->dough->part($share), $cut, $texture, $portion->measured));
-        }
-        $rest = 1.0 - array_sum(array_map(static fn (Lot $lot): float => $lot->share, $lots));
-        if ($rest > 1e-6 || $others !== []) {
-            $cut = $request->cutOrCount();
-            $lots[] = new Lot(null, $others, max(0.0, $rest), $cut, $request->texture(), new Batch($this->dough->part(max(0.0, $rest)), $cut, $request->texture(), $request->measured));
-        }
-
-        return $lots;
-    }
-
-    /**
-     * @param  array<string, float>  $needs  kcal of treats a day, by name
-     * @param  list<string>  $dogs
-     */
-    private static function need(array $needs, array $dogs): float
-    {
-        return max(0.001, array_sum(array_intersect_key($needs, array_flip($dogs))));
-    }
-
-    private function lotOf(Dog $dog): Lot
-    {
-        foreach ($this->lots as $lot) {
-            if (in_array($dog->name, $lot->dogs, true)) {
-                return $lot;
-            }
-        }
-
-        return $this->lots[count($this->lots) - 1];
     }
 
     /** A request read, weighed and screened, for those who ask more than one thing of it; within the request's own pantry. */
@@ -160,7 +93,7 @@ final class Formulate
         $own = [];
         foreach ($this->request->dogs as $dog) {
             if ($dog->name === $name) {
-                $lot = $this->lotOf($dog);
+                $lot = $this->lots->of($dog);
                 $own = array_map(fn (Finding $finding): Finding => $this->settled($finding, null), DogFindings::of($dog, $this->foods(), $lot->cut, $lot->texture, $this->dough));
             }
         }
@@ -174,14 +107,6 @@ final class Formulate
         return $worst === null ? null : ['why' => "$name is not cleared: {$worst->message}", 'confirmable' => $worst->level->canBeConfirmed()];
     }
 
-    /** The lot that is not named, or the first. */
-    public function main(): Lot
-    {
-        $last = $this->lots[count($this->lots) - 1];
-
-        return $last->name === null ? $last : $this->lots[0];
-    }
-
     /**
      * One dog's ration, and the lot it eats from.
      *
@@ -191,7 +116,7 @@ final class Formulate
     {
         foreach ($this->request->dogs as $dog) {
             if ($dog->name === $name) {
-                $lot = $this->lotOf($dog);
+                $lot = $this->lots->of($dog);
 
                 return [$this->ration($dog, $lot), $lot];
             }
@@ -261,7 +186,7 @@ final class Formulate
     private function screen(): void
     {
         $screeners = [];
-        foreach ($this->lots as $lot) {
+        foreach ($this->lots->all as $lot) {
             $dogs = array_values(array_filter($this->request->dogs, static fn (Dog $dog): bool => in_array($dog->name, $lot->dogs, true)));
             $screeners[] = new Screener(new Circumstances(
                 $dogs, $lot->texture->id, $lot->texture->isHeated, $this->request->policy->garlic, $this->request->policy->pseudoGrains === 'grain',
@@ -346,7 +271,7 @@ final class Formulate
         $foods = $this->foods();
         $rations = $dogFindings = [];
         foreach ($this->request->dogs as $dog) {
-            $lot = $this->lotOf($dog);
+            $lot = $this->lots->of($dog);
             $ration = $this->ration($dog, $lot);
             foreach ($ration->doseFindings as $dose) {
                 $this->standOnBringers($dose->substance, $dose->finding);
@@ -360,7 +285,7 @@ final class Formulate
         foreach ($rations as $index => $ration) {
             $verdicts[] = $this->verdict($ration, $dogFindings[$index]);
         }
-        $answer = new Answer($this->request, $this->recipe, $this->dough, $this->lots, $this->main());
+        $answer = new Answer($this->request, $this->recipe, $this->dough, $this->lots->all, $this->lots->main());
 
         return [
             'version' => 1,
@@ -370,7 +295,7 @@ final class Formulate
             'verdict' => ['cleared' => $this->isCleared($verdicts), 'dogs' => $verdicts],
             'batch' => $answer->batch(),
             'piece' => $answer->piece(),
-            'rations' => array_map(fn (Ration $ration, array $verdict): array => $answer->ration($ration, $this->lotOf($ration->dog), $verdict['cleared']), $rations, $verdicts),
+            'rations' => array_map(fn (Ration $ration, array $verdict): array => $answer->ration($ration, $this->lots->of($ration->dog), $verdict['cleared']), $rations, $verdicts),
             'assumptions' => $this->assumptions->toArray(),
         ] + $answer->portions($rations, array_column($verdicts, 'cleared')) + ($this->request->explain ? ['explain' => ['doubts' => Doubts::of($this->request->text, $this->request->steps)]] : []);
     }

@@ -44,7 +44,7 @@ final class ScaleQuestion
         $given = $by->required($way, 'The measure');
         $factor = match ($way) {
             'factor' => $given->positive(100, 'times'),
-            'pieces' => self::over($given->integer(1, 100000), $formulate->main()->batch->count->best, '/by/pieces', 'It makes no pieces yet: give the lines amounts.'),
+            'pieces' => self::over($given->integer(1, 100000), $formulate->lots->main()->batch->count->best, '/by/pieces', 'It makes no pieces yet: give the lines amounts.'),
             'days' => self::byDays($request, $formulate, $given->integer(1, 365)),
             'tin' => self::byTin($given, $formulate->dough),
             default => self::byHand($given, $formulate),
@@ -73,12 +73,12 @@ final class ScaleQuestion
         $aDay = [];
         foreach ($request->dogs as $dog) {
             [$ration, $lot] = $formulate->rationOf($dog->name);
-            $n = (int) array_search($lot, $formulate->lots, true);
+            $n = (int) array_search($lot, $formulate->lots->all, true);
             $aDay[$n] = ($aDay[$n] ?? 0.0) + ($formulate->whyNotCleared($dog->name) === null ? $ration->pieces ?? 0.0 : 0.0);
         }
         $factor = 0.0;
         foreach ($aDay as $n => $pieces) {
-            $count = $formulate->lots[$n]->batch->count->best;
+            $count = $formulate->lots->all[$n]->batch->count->best;
             $factor = $count > 0.0 ? max($factor, $days * $pieces / $count) : $factor;
         }
 
