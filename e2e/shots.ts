@@ -25,7 +25,25 @@ const shots: Record<string, Shot> = {
     'bench-dark': { size: wide, dark: true, take: (page) => openRecipe(page, 'Venison and parsnip') },
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
     'dogs': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByText('Tuppence').first().waitFor() } },
-    'dog': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByRole('link', { name: /Quill/ }).click(); await page.getByLabel('Name').waitFor() } },
+    'dog': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByRole('link', { name: /Biscay/ }).click(); await page.getByRole('img', { name: /^Weights of/ }).waitFor() } },
+    'studio': { size: wide, take: async (page) => {
+        await openRecipe(page, 'Beetroot and barley')
+        await page.getByRole('link', { name: /^Cut studio/ }).click()
+        await page.getByRole('button', { name: 'Another portion' }).click()
+        await page.getByLabel('Called').fill('small and soft')
+        await page.getByRole('group', { name: 'Dogs that eat from it' }).getByRole('button', { name: 'Quill' }).click()
+        await page.getByLabel('across, mm').fill('14')
+        await page.getByLabel('Leaves the oven').selectOption('soft')
+        await page.getByRole('slider', { name: 'Drag: across' }).waitFor()
+        await page.evaluate(() => { window.scrollTo(0, 0) })
+        await page.waitForTimeout(600)
+    } },
+    'chart': { size: wide, take: async (page) => {
+        await page.goto('/chart')
+        await page.getByRole('button', { name: 'Lentil and celery crisps' }).click()
+        await page.getByRole('row', { name: /^Bosun/ }).waitFor()
+        await page.waitForTimeout(400)
+    } },
     'shelf': { size: wide, take: async (page) => {
         await openRecipe(page, 'Clipped winter loaf')
         await page.getByRole('button', { name: 'Rescue this recipe' }).click()

@@ -113,7 +113,7 @@ final class Scaled
                 return null;
             }
             // "2 large eggs": only the number changes
-            $new = preg_replace('/^[\d\s.,\/½¼¾⅓⅔⅛⅜⅝⅞⁄]+|^(a|an|one|two|three|four|five|six|half a|half)\b/iu', $count.' ', substr($line->clean, ...$span), 1, $hits);
+            $new = preg_replace('/^[\d\s.,\/½¼¾⅓⅔⅛⅜⅝⅞⁄]+|^(a|an|one|two|three|four|five|six|half a|half)\s+/iu', $count.' ', substr($line->clean, ...$span), 1, $hits);
             if ($hits === 0 || $new === null) {
                 return null;
             }

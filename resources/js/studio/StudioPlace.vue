@@ -121,7 +121,7 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                     <section v-if="mine !== null" class="studio__part" aria-label="This portion">
                         <div class="fields">
                             <label class="plain"><span>Called</span><input v-model="mine.name" maxlength="60" /></label>
-                            <NumberField label="% of the dough" :value="mine.share === null ? null : Math.round(1000 * mine.share) / 10" placeholder="by need" @meant="share" />
+                            <NumberField :short="false" label="% of the dough" :value="mine.share === null ? null : Math.round(1000 * mine.share) / 10" placeholder="by need" @meant="share" />
                             <v-btn @click="drop">Take this portion away</v-btn>
                         </div>
                         <div class="toggles" role="group" aria-label="Dogs that eat from it"><button v-for="dog in kitchen.atTable" :key="dog.id" type="button" class="toggle" :aria-pressed="mine.dogs.includes(dog.name)" @click="seat(dog.name)">{{ dog.name }}</button></div>
