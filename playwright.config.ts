@@ -9,7 +9,7 @@ export default defineConfig({
     testMatch: bench ? ['keys.ts', 'drag.ts'] : shots ? 'shots.ts' : '*.spec.ts',
     workers: 1,
     fullyParallel: false,
-    timeout: 40_000,
+    timeout: 60_000,
     expect: { timeout: 8_000 },
     outputDir: 'var/playwright',
     reporter: [['list'], ['json', { outputFile: 'var/playwright.json' }]],

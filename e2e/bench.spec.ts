@@ -134,7 +134,7 @@ test('amounts switch between grams and cups', async ({ page }) => {
     await write(page, '192 g oat flour')
     await page.getByRole('button', { name: 'cups', exact: true }).click()
     await expect(row(page, 1)).toContainText('2 cups')
-    const kept = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH' && (response.request().postData() ?? '').includes('grams'))
+    const kept = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH' && (response.request().postData() ?? '').includes('grams') && response.ok())
     await page.getByRole('button', { name: 'grams', exact: true }).click()
     await expect(row(page, 1)).toContainText('192 g')
     await kept

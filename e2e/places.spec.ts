@@ -69,7 +69,7 @@ for (const scheme of ['light', 'dark'] as const) {
         await write(page, '2 cups rye flour\n1 egg\n1/4 cup raisins\n2 tbsp peanut butter\n3 flurbl')
         await expect(page.getByText(/^Checked 5 lines/)).toBeVisible()
         await expectAccessible(page)
-        for (const place of ['/dogs', '/dogs/new', '/shelf', '/settings']) {
+        for (const place of ['/dogs', '/dogs/new', '/shelf', '/settings', '/studio', '/chart', '/pantry', '/rules']) {
             await page.goto(place)
             await page.waitForTimeout(400)
             await expectAccessible(page)
@@ -78,13 +78,18 @@ for (const scheme of ['light', 'dark'] as const) {
     })
 }
 
-test('the bench works at phone width without sideways scrolling', async ({ browser, baseURL }) => {
+test('the bench, the studio and the chart work at phone width without sideways scrolling', async ({ browser, baseURL }) => {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, reducedMotion: 'reduce', baseURL })
     const page = await context.newPage()
     await openBench(page)
     await write(page, '2 cups oat flour\n1 large egg, beaten well and strained through the finest sieve in the house\n1/4 cup raisins')
     await expect(page.getByText(/^Checked 3 lines/)).toBeVisible()
-    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
-    expect(overflow).toBeLessThanOrEqual(0)
+    const overflow = (): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+    expect(await overflow()).toBeLessThanOrEqual(0)
+    for (const place of ['/studio', '/chart', '/dogs', '/settings']) {
+        await page.goto(place)
+        await page.waitForTimeout(500)
+        expect(await overflow(), place).toBeLessThanOrEqual(0)
+    }
     await context.close()
 })

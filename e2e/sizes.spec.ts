@@ -126,6 +126,8 @@ test('time and heat speak the oven\'s language, and meat gets its safe step', as
 test('the oven\'s own setting and what was weighed overrule the starting points', async ({ page }) => {
     await openStudio(page)
     const heat = page.getByRole('region', { name: 'Time and heat' })
+    await heat.getByRole('button', { name: '°C' }).click()
+    await heat.getByRole('button', { name: 'still oven' }).click()
     await expect(heat).toContainText('15–25 min')
     await heat.getByLabel('set to, °C').fill('161')
     await heat.getByLabel('set to, °C').press('Enter')

@@ -65,20 +65,28 @@ final class WeekQuestion
     {
         $asked = array_map(static fn (array $treat): Formulate => Formulate::of($treat['request']), $treats);
         $dogs = [];
-        $perDay = array_fill(0, count($treats), 0.0);
         foreach ($treats[0]['request']->dogs as $dog) {
             $one = self::forDog($dog, $treats, $asked);
-            foreach ($one['treats'] as $n => $treat) {
-                $perDay[$n] += $treat['piecesPerDay'];
-            }
             $dogs[] = $one;
         }
         $lasting = [];
         foreach ($asked as $n => $formulate) {
-            $lot = $formulate->lots->main();
-            $days = $perDay[$n] > 0 ? floor($lot->batch->count->best / $perDay[$n] + 1e-9) : null;
+            $days = null;
+            $pieces = $perDay = 0.0;
+            foreach ($formulate->lots->all as $lot) {
+                $ofLot = 0.0;
+                foreach ($dogs as $dog) {
+                    $ofLot += in_array($dog['dog'], $lot->dogs, true) ? $dog['treats'][$n]['piecesPerDay'] : 0.0;
+                }
+                $pieces += floor($lot->batch->count->best + 1e-9);
+                $perDay += $ofLot;
+                if ($ofLot > 0.0) {
+                    // the first portion to run out ends it
+                    $days = min($days ?? INF, floor($lot->batch->count->best / $ofLot + 1e-9));
+                }
+            }
             $lasting[] = [
-                'treat' => $treats[$n]['name'], 'pieces' => floor($lot->batch->count->best + 1e-9), 'piecesPerDay' => $perDay[$n], 'kcalPerPiece' => $lot->batch->pieceKcal->best,
+                'treat' => $treats[$n]['name'], 'pieces' => $pieces, 'piecesPerDay' => $perDay, 'kcalPerPiece' => $formulate->lots->main()->batch->pieceKcal->best,
                 'daysItLasts' => $days, 'until' => $from === null || $days === null || $days < 1 ? null : self::dayAfter($from, (int) $days - 1),
             ];
         }

@@ -59,6 +59,12 @@ final class Formulate
         }
         $this->dough = $this->weigh();
         $this->lots = new Lots($request, $this->dough);
+        foreach ($this->lots->all as $lot) {
+            $oddity = $lot->cut->oddity();
+            if ($oddity !== null) {
+                $this->assumptions->add('cut-odd', $oddity);
+            }
+        }
     }
 
     /**
@@ -329,6 +335,9 @@ final class Formulate
         }
         if ($dog->neutered === null && $ration->energy->row === 'adult-neutered') {
             $this->assumptions->add('neuter-missing', "{$dog->name}: not known whether neutered; the lower energy of a neutered dog taken.");
+        }
+        if ($dog->expectedAdultWeightKg !== null && $dog->weightKg !== null && $dog->expectedAdultWeightKg < $dog->weightKg) {
+            $this->assumptions->add('expected-weight-low', "{$dog->name}: the expected adult weight is under the present one; taken as grown.");
         }
         if ($dog->bodyCondition === null) {
             $this->assumptions->add('body-condition-missing', "{$dog->name} has no body condition: taken as ideal.");

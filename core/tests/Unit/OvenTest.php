@@ -146,6 +146,11 @@ it('says what is odd about a cut, and how a large piece is broken', function ():
     expect(answer('1 cup oat flour', ['explain' => true, 'cut' => ['shape' => 'square', 'sideMm' => 8, 'thicknessMm' => 0.5]])['portions'][0]['oddity'])->toContain('tears');
 });
 
+it('says so where a cut is odd or a grown weight cannot be', function (): void {
+    $codes = array_column(answer('1 cup oat flour', ['dogs' => [dog('Pup', ['ageMonths' => 5, 'expectedAdultWeightKg' => 8])], 'cut' => ['shape' => 'round', 'diameterMm' => 5, 'thicknessMm' => 9]])['assumptions'], 'code');
+    expect($codes)->toContain('cut-odd')->toContain('expected-weight-low');
+});
+
 it('names the size that would work where a piece is too rich', function (): void {
     $more = ['dogs' => [dog('Mite', ['weightKg' => 2])], 'explain' => true, 'cut' => ['shape' => 'round', 'diameterMm' => 80, 'thicknessMm' => 10]];
     $ration = answer("1 cup peanut butter\n1 cup oat flour", $more)['rations'][0];

@@ -212,6 +212,14 @@ it('shares one day among several treats and counts their doses together', functi
     expect(refusalOf('week', ['recipe' => null, 'treats' => [['name' => 'x', 'recipe' => ['text' => '']]]])->path)->toBe('/recipe');
 });
 
+it('says until when a treat lasts by the portion that runs out first', function (): void {
+    $body = ['version' => 1, 'dogs' => [dog('Big', ['weightKg' => 30]), dog('Small', ['weightKg' => 5])], 'treats' => [['name' => 'two lots', 'recipe' => ['text' => ROUNDS], 'cut' => ['shape' => 'round', 'diameterMm' => 15, 'thicknessMm' => 5], 'portions' => [['name' => 'small', 'dogs' => ['Small'], 'share' => 0.02]]]]];
+    $answer = WeekQuestion::answer(Node::decode(json_encode($body, JSON_THROW_ON_ERROR)));
+    $lots = answer(ROUNDS, ['dogs' => $body['dogs'], 'cut' => $body['treats'][0]['cut'], 'portions' => $body['treats'][0]['portions']])['portions'];
+    expect($answer['treats'][0]['daysItLasts'])->toBe(floor($lots[0]['piece']['count']['best'] / $answer['dogs'][1]['treats'][0]['piecesPerDay']))
+        ->and($answer['treats'][0]['pieces'])->toBe(floor($lots[0]['piece']['count']['best']) + floor($lots[1]['piece']['count']['best']));
+});
+
 it('tells pieces a day by body weight for giving away', function (): void {
     $answer = asked('give-away', ['cut' => ['shape' => 'round', 'diameterMm' => 20, 'thicknessMm' => 6]]);
     $pieces = array_column($answer['rows'], 'piecesPerDay');

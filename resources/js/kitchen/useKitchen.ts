@@ -121,8 +121,16 @@ export const useKitchen = defineStore('kitchen', () => {
         swaps.value = swaps.value.filter((one) => one.id !== id)
     }
 
-    async function change(fields: KitchenFields): Promise<void> {
-        kitchen.value = await api.changeKitchen(fields)
+    /** Changes go one after the other: of two quick ones the later must win. */
+    let changing: Promise<unknown> = Promise.resolve()
+
+    function change(fields: KitchenFields): Promise<void> {
+        const mine = changing.then(async () => {
+            kitchen.value = await api.changeKitchen(fields)
+        })
+        changing = mine.catch(() => undefined)
+
+        return mine
     }
 
     return {
