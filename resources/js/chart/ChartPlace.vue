@@ -98,7 +98,7 @@ function print(): void {
 
 <template>
     <div class="place chart">
-        <header class="place__head"><h1>For the fridge door</h1><div class="report__tools"><v-btn variant="tonal" @click="askAway">For giving away</v-btn><v-btn variant="flat" color="primary" @click="print">Print</v-btn></div></header>
+        <header class="place__head"><h1>For the fridge door</h1><div class="report__tools"><v-btn variant="tonal" :disabled="sheet.text.trim() === ''" title="Of what lies on the bench" @click="askAway">For giving away</v-btn><v-btn variant="flat" color="primary" @click="print">Print</v-btn></div></header>
         <section class="report__tools chart__choose" aria-label="What is on the chart">
             <div class="toggles"><button v-for="one in treats" :key="one.key" type="button" class="toggle" :aria-pressed="chosen.some((it) => it.key === one.key)" @click="toggle(one.key)">{{ one.title }}</button></div>
             <div class="fields">
