@@ -27,9 +27,17 @@ it('refuses what no dog can be, with code and place', function (array $fields, s
 
     expect($problem['code'])->toBe($code)->and($problem['path'])->toBe($path)->and($problem['message'])->not->toBe('');
 })->with([
-    [['weightKg' => 0], 'out-of-range', '/weightKg'], [['weightKg' => 500], 'out-of-range', '/weightKg'], [['weightKg' => 'heavy'], 'wrong-type', '/weightKg'], [['ageMonths' => -1], 'out-of-range', '/ageMonths'],
-    [['bodyCondition' => 12], 'out-of-range', '/bodyCondition'], [['conditions' => ['sad']], 'out-of-range', '/conditions/0'], [['allergies' => ['flurbl']], 'out-of-range', '/allergies/0'],
-    [['wieght' => 3], 'unknown-key', '/wieght'], [['name' => ''], 'missing', '/name'], [['name' => str_repeat('x', 61)], 'too-long', '/name'], [['sex' => 'cat'], 'out-of-range', '/sex'],
+    [['weightKg' => 0], 'out-of-range', '/weightKg'],
+    [['weightKg' => 500], 'out-of-range', '/weightKg'],
+    [['weightKg' => 'heavy'], 'wrong-type', '/weightKg'],
+    [['ageMonths' => -1], 'out-of-range', '/ageMonths'],
+    [['bodyCondition' => 12], 'out-of-range', '/bodyCondition'],
+    [['conditions' => ['sad']], 'out-of-range', '/conditions/0'],
+    [['allergies' => ['flurbl']], 'out-of-range', '/allergies/0'],
+    [['wieght' => 3], 'unknown-key', '/wieght'],
+    [['name' => ''], 'missing', '/name'],
+    [['name' => str_repeat('x', 61)], 'too-long', '/name'],
+    [['sex' => 'cat'], 'out-of-range', '/sex'],
 ]);
 
 it('refuses a second dog of one name plainly', function (): void {

@@ -27,4 +27,8 @@ it('rescues, swaps and mends over the API in the published shapes', function (st
     $body = ['version' => 1, 'recipe' => ['text' => "2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water"], 'dogs' => [['name' => 'Bosun', 'weightKg' => 19, 'ageMonths' => 40]]] + $more;
     expect(schemaErrors(json_decode((string) json_encode($body)), "$path-request.json"))->toBe('')
         ->and(schemaErrors(json_decode((string) $this->postJson("/api/$path", $body)->assertOk()->getContent()), "$path-answer.json"))->toBe('');
-})->with([['rescue', ['goals' => ['gluten-free']]], ['swaps', ['line' => 1]], ['dough', ['feels' => 'crumbles']]]);
+})->with([
+    ['rescue', ['goals' => ['gluten-free']]],
+    ['swaps', ['line' => 1]],
+    ['dough', ['feels' => 'crumbles']],
+]);

@@ -19,9 +19,14 @@ it('refuses with the code, message and path of core', function (string $body, in
     $response->assertStatus($status)->assertHeader('Content-Type', 'application/problem+json');
     expect($response->json('code'))->toBe($code)->and($response->json('path'))->toBe($path)->and(schemaErrors(json_decode((string) $response->getContent()), 'problem.json'))->toBe('');
 })->with([
-    ['{', 400, 'invalid-json', ''], ['', 400, 'invalid-json', ''], ['{"version":3,"recipe":{"text":"x"}}', 422, 'unsupported-version', '/version'], ['{"version":1}', 422, 'missing', '/recipe'],
-    ['{"version":1,"recipe":{"text":"1 egg"},"dogs":[{"name":"A","weightKg":0}]}', 422, 'out-of-range', '/dogs/0/weightKg'], ['{"version":1,"recipe":{"text":"1 egg","x":1}}', 422, 'unknown-key', '/recipe/x'],
-    ['{"version":1,"recipe":{"text":5}}', 422, 'wrong-type', '/recipe/text'], ['{"version":1,"recipe":{"text":"'.str_repeat('x', 20001).'"}}', 422, 'too-long', '/recipe/text'],
+    ['{', 400, 'invalid-json', ''],
+    ['', 400, 'invalid-json', ''],
+    ['{"version":3,"recipe":{"text":"x"}}', 422, 'unsupported-version', '/version'],
+    ['{"version":1}', 422, 'missing', '/recipe'],
+    ['{"version":1,"recipe":{"text":"1 egg"},"dogs":[{"name":"A","weightKg":0}]}', 422, 'out-of-range', '/dogs/0/weightKg'],
+    ['{"version":1,"recipe":{"text":"1 egg","x":1}}', 422, 'unknown-key', '/recipe/x'],
+    ['{"version":1,"recipe":{"text":5}}', 422, 'wrong-type', '/recipe/text'],
+    ['{"version":1,"recipe":{"text":"'.str_repeat('x', 20001).'"}}', 422, 'too-long', '/recipe/text'],
 ]);
 
 it('asks no database', function (): void {

@@ -28,8 +28,11 @@ function othersThings(TestCase $test): array
     $product = Product::query()->create(['name' => 'Strange tub']);
     $product->readings()->create(['ingredients' => 'oats', 'read_on' => '2026-05-14', 'worst' => 'clear', 'data_version' => 'x']);
     $things = [
-        'dog' => Dog::factory()->create(['name' => 'Stranger']), 'recipe' => Recipe::factory()->create(['title' => 'Strange rounds']), 'product' => $product,
-        'name' => OwnName::query()->create(['words' => 'strange words', 'ingredient' => 'oat-flour']), 'food' => OwnFood::query()->create(['name' => 'Strange food', 'fields' => []]),
+        'dog' => Dog::factory()->create(['name' => 'Stranger']),
+        'recipe' => Recipe::factory()->create(['title' => 'Strange rounds']),
+        'product' => $product,
+        'name' => OwnName::query()->create(['words' => 'strange words', 'ingredient' => 'oat-flour']),
+        'food' => OwnFood::query()->create(['name' => 'Strange food', 'fields' => []]),
         'swap' => OwnSwap::query()->create(['out' => 'raisin', 'in' => 'pear', 'note' => 'Strange swap']),
         'weighing' => null,
         'confirmation' => Confirmation::query()->create(['code' => 'broth', 'level' => 'check-label', 'words' => 'Strange saying', 'said_by' => 'Somebody', 'data_version' => 'x', 'said_at' => now()]),
@@ -85,4 +88,14 @@ it('keeps kitchen_id first in every key of every kept table', function (): void 
 it('refuses in the database too what no dog can be', function (array $columns): void {
     $kitchen = $this->open('lock-cottage');
     expect(fn () => DB::table('dogs')->insert($columns + ['kitchen_id' => $kitchen->id, 'id' => fake()->uuid(), 'name' => 'Rex']))->toThrow(QueryException::class);
-})->with([[['weight_kg' => 0]], [['weight_kg' => 121]], [['name' => ' ']], [['body_condition' => 10]], [['activity' => 'idle']], [['teeth' => 'gold']], [['budget_percent' => 11]], [['name' => 'Quill']], [['allergies' => '{}']]]);
+})->with([
+    [['weight_kg' => 0]],
+    [['weight_kg' => 121]],
+    [['name' => ' ']],
+    [['body_condition' => 10]],
+    [['activity' => 'idle']],
+    [['teeth' => 'gold']],
+    [['budget_percent' => 11]],
+    [['name' => 'Quill']],
+    [['allergies' => '{}']],
+]);

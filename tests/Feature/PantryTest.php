@@ -21,7 +21,13 @@ it('keeps a product with every wording and shows a changed one as a difference',
 
 it('refuses a product that is none', function (array $fields, string $code, string $path): void {
     $this->postJson('/api/products', $fields + ['name' => 'Tub', 'ingredients' => 'oats'])->assertStatus(422)->assertJsonPath('code', $code)->assertJsonPath('path', $path);
-})->with([[['ingredients' => ''], 'missing', '/ingredients'], [['ingredients' => str_repeat('x', 5001)], 'too-long', '/ingredients'], [['number' => 'abc'], 'out-of-range', '/number'], [['name' => ''], 'missing', '/name'], [['colour' => 1], 'unknown-key', '/colour']]);
+})->with([
+    [['ingredients' => ''], 'missing', '/ingredients'],
+    [['ingredients' => str_repeat('x', 5001)], 'too-long', '/ingredients'],
+    [['number' => 'abc'], 'out-of-range', '/number'],
+    [['name' => ''], 'missing', '/name'],
+    [['colour' => 1], 'unknown-key', '/colour'],
+]);
 
 it('looks products up on the stand-in shelf', function (): void {
     $found = $this->getJson('/api/label-shelf?name=peanut smooth')->assertOk()->json();
@@ -76,7 +82,8 @@ it('records who said what when, and never loses it', function (): void {
 it('answers what core answers, in the published shapes', function (string $path, array $body, string $schema): void {
     expect(schemaErrors(json_decode((string) $this->postJson("/api/$path", $body)->assertOk()->getContent()), $schema))->toBe('');
 })->with([
-    ['read', ['version' => 1, 'content' => "# Bites\n## Ingredients\n2 cups oat flour"], 'read-answer.json'], ['label', ['version' => 1, 'ingredients' => 'peanuts, salt'], 'label-answer.json'],
+    ['read', ['version' => 1, 'content' => "# Bites\n## Ingredients\n2 cups oat flour"], 'read-answer.json'],
+    ['label', ['version' => 1, 'ingredients' => 'peanuts, salt'], 'label-answer.json'],
     ['raid', ['version' => 1, 'dog' => ['name' => 'Fig', 'weightKg' => 6], 'food' => '50 g dark chocolate'], 'raid-answer.json'],
 ]);
 

@@ -17,8 +17,12 @@ it('refuses what cannot be kept, with code and place', function (array $fields, 
     $problem = $this->postJson('/api/recipes', $fields + ['title' => 'Rounds', 'text' => '1 egg'])->assertStatus(422)->json();
     expect($problem['code'])->toBe($code)->and($problem['path'])->toBe($path);
 })->with([
-    [['title' => ''], 'missing', '/title'], [['text' => str_repeat('x', 20001)], 'too-long', '/text'], [['texture' => 'raw'], 'out-of-range', '/texture'], [['cut' => ['shape' => 'blob']], 'out-of-range', '/cut/shape'],
-    [['cut' => ['shape' => 'round', 'diameterMm' => 0, 'thicknessMm' => 6]], 'out-of-range', '/cut/diameterMm'], [['colour' => 'red'], 'unknown-key', '/colour'],
+    [['title' => ''], 'missing', '/title'],
+    [['text' => str_repeat('x', 20001)], 'too-long', '/text'],
+    [['texture' => 'raw'], 'out-of-range', '/texture'],
+    [['cut' => ['shape' => 'blob']], 'out-of-range', '/cut/shape'],
+    [['cut' => ['shape' => 'round', 'diameterMm' => 0, 'thicknessMm' => 6]], 'out-of-range', '/cut/diameterMm'],
+    [['colour' => 'red'], 'unknown-key', '/colour'],
 ]);
 
 it('keeps odd text word for word', function (string $text): void {

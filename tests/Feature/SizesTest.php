@@ -54,6 +54,10 @@ it('answers sizes, scaling, occasions, weeks, give-aways and profiles in the pub
         ->and(schemaErrors(json_decode((string) $this->postJson("/api/$path", $body)->assertOk()->getContent()), "$path-answer.json"))->toBe('');
     $this->postJson("/api/$path", ['version' => 1, 'nothing' => 1])->assertStatus(422)->assertJsonPath('code', 'unknown-key');
 })->with([
-    ['size', ['wishes' => [['dog' => 'Bosun', 'piecesPerDay' => 4]], 'days' => 5]], ['scale', ['by' => ['factor' => 1.5]]], ['occasion', ['occasion' => ['dog' => 'Bosun', 'pieces' => 2]]],
-    ['week', ['treats' => [['name' => 'rounds', 'recipe' => ['text' => '2 cups oat flour']]]]], ['give-away', []], ['profile', []],
+    ['size', ['wishes' => [['dog' => 'Bosun', 'piecesPerDay' => 4]], 'days' => 5]],
+    ['scale', ['by' => ['factor' => 1.5]]],
+    ['occasion', ['occasion' => ['dog' => 'Bosun', 'pieces' => 2]]],
+    ['week', ['treats' => [['name' => 'rounds', 'recipe' => ['text' => '2 cups oat flour']]]]],
+    ['give-away', []],
+    ['profile', []],
 ]);

@@ -37,15 +37,26 @@ it('keeps the energy of the bowl in the pieces', function (array $cut, string $t
 
     expect($answer['piece']['count']['best'] * $answer['piece']['kcal']['best'])->toEqualWithDelta($answer['batch']['kcal']['best'], 0.001 * $answer['batch']['kcal']['best']);
 })->with([
-    [['shape' => 'pieces', 'count' => 30], 'biscuit'], [['shape' => 'slices', 'count' => 12], 'cake'], [['shape' => 'ball', 'diameterMm' => 20], 'soft'], [['shape' => 'scoop', 'ml' => 5], 'chewy'],
-    [['shape' => 'mould', 'cavityMl' => 6, 'cavities' => 40], 'frozen'], [['shape' => 'round', 'diameterMm' => 25, 'thicknessMm' => 6], 'hard'],
+    [['shape' => 'pieces', 'count' => 30], 'biscuit'],
+    [['shape' => 'slices', 'count' => 12], 'cake'],
+    [['shape' => 'ball', 'diameterMm' => 20], 'soft'],
+    [['shape' => 'scoop', 'ml' => 5], 'chewy'],
+    [['shape' => 'mould', 'cavityMl' => 6, 'cavities' => 40], 'frozen'],
+    [['shape' => 'round', 'diameterMm' => 25, 'thicknessMm' => 6], 'hard'],
 ]);
 
 it('loses water and no solids in the oven', function (string $texture, float $moisture): void {
     $baked = Texture::of($texture)->bakedGrams(Range::exact(300), Range::exact(150));
 
     expect($baked->best)->toEqualWithDelta(150 / (1 - $moisture), 1e-6)->and($baked->low)->toBeLessThanOrEqual($baked->best)->and($baked->high)->toBeGreaterThanOrEqual($baked->best);
-})->with([['cake', 0.375], ['soft', 0.275], ['chewy', 0.20], ['biscuit', 0.105], ['hard', 0.065], ['jerky', 0.225]]);
+})->with([
+    ['cake', 0.375],
+    ['soft', 0.275],
+    ['chewy', 0.20],
+    ['biscuit', 0.105],
+    ['hard', 0.065],
+    ['jerky', 0.225],
+]);
 
 it('never bakes more than went in', function (): void {
     expect(Texture::of('tray')->bakedGrams(Range::exact(100), Range::exact(95))->best)->toBe(100.0);
@@ -64,8 +75,13 @@ it('lets what was weighed and counted overrule the estimate', function (): void 
 it('feels the dough by its wetness', function (string $text, ?string $feel): void {
     expect(answer($text)['batch']['feel'])->toBe($feel);
 })->with([
-    ["100 g oat flour\n45 g water", 'crumbles'], ["100 g oat flour\n60 g water", 'stiff, rolls with effort'], ["100 g oat flour\n68 g water", 'rolls cleanly'], ["100 g oat flour\n85 g water", 'tacky, drop or ball'],
-    ["100 g oat flour\n110 g water", 'spread in a tray'], ["100 g oat flour\n200 g water", 'a batter'], ['100 g carrot, grated', null],
+    ["100 g oat flour\n45 g water", 'crumbles'],
+    ["100 g oat flour\n60 g water", 'stiff, rolls with effort'],
+    ["100 g oat flour\n68 g water", 'rolls cleanly'],
+    ["100 g oat flour\n85 g water", 'tacky, drop or ball'],
+    ["100 g oat flour\n110 g water", 'spread in a tray'],
+    ["100 g oat flour\n200 g water", 'a batter'],
+    ['100 g carrot, grated', null],
 ]);
 
 it('measures the largest side of a cut against the safe bite', function (float $kg, float $bite): void {

@@ -50,8 +50,18 @@ it('needs every named exception', function (): void {
 it('knows the foods it must know by more than one name', function (string $name, string $id): void {
     expect(Catalogue::idOfName($name))->toBe($id);
 })->with([
-    ['courgette', 'courgette'], ['zucchini', 'courgette'], ['eggplant', 'aubergine'], ['aubergine', 'aubergine'], ['swede', 'swede'], ['rutabaga', 'swede'],
-    ['canola oil', 'rapeseed-oil'], ['rapeseed oil', 'rapeseed-oil'], ['wholemeal flour', 'whole-wheat-flour'], ['porridge oats', 'rolled-oats'], ['cornstarch', 'corn-starch'], ['garbanzo beans', 'chickpea-cooked'],
+    ['courgette', 'courgette'],
+    ['zucchini', 'courgette'],
+    ['eggplant', 'aubergine'],
+    ['aubergine', 'aubergine'],
+    ['swede', 'swede'],
+    ['rutabaga', 'swede'],
+    ['canola oil', 'rapeseed-oil'],
+    ['rapeseed oil', 'rapeseed-oil'],
+    ['wholemeal flour', 'whole-wheat-flour'],
+    ['porridge oats', 'rolled-oats'],
+    ['cornstarch', 'corn-starch'],
+    ['garbanzo beans', 'chickpea-cooked'],
 ]);
 
 it('weighs a millilitre of every oil as oil', function (): void {

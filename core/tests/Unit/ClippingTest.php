@@ -24,7 +24,12 @@ it('reads JSON-LD, bare or in a page', function (string $content): void {
         ->and($recipe['steps'])->toBe("Dough:\nMix all.\nBake at 80 °C for 25 minutes.")->and($recipe['yield'])->toBe('24; 24 bites')
         ->and($recipe['times'])->toEqual(['prepMinutes' => 15, 'bakeMinutes' => 65])->and($recipe['source'])->toBe('A. Clipper');
     expect(found(answer($recipe['text'], ['recipe' => ['steps' => $recipe['steps']]])))->toContain('never:grape');
-})->with([[LD], ['['.LD.']'], ['<!doctype html><html><head><script>var x="<div>";</script><script type="application/ld+json">'.LD.'</script></head><body><p>words</p></body></html>'], ["<html><script type='application/ld+json'>\n<!-- ".LD.' --></script></html>']]);
+})->with([
+    [LD],
+    ['['.LD.']'],
+    ['<!doctype html><html><head><script>var x="<div>";</script><script type="application/ld+json">'.LD.'</script></head><body><p>words</p></body></html>'],
+    ["<html><script type='application/ld+json'>\n<!-- ".LD.' --></script></html>'],
+]);
 
 it('takes every recipe of a document', function (): void {
     $recipes = clip("# Harbour rounds\n\nMakes: 30 rounds\nPrep time: 20 min\n\n## Ingredients\n- 2 cups oat flour\n- 1 egg\n\n## Method\n1. Mix.\n2. Bake.\n\n## Notes\nGreat fun.\n\n# Second rounds\n\n## Ingredients\n* 1 cup rice flour\n\n## Directions\nBake it.")['recipes'];
@@ -56,8 +61,15 @@ it('questions doubtful claims', function (string $row, string $question): void {
     $doubts = clip("# Bites\n## Ingredients\n2 cups oat flour\n100 g cooked chicken\n## Method\n$row")['recipes'][0]['doubts'];
     expect(implode(' ', array_column($doubts, 'question')))->toContain($question);
 })->with([
-    ['Bake at 80 °C for 20 minutes.', '180 °C meant'], ['Bake at 350 °C.', 'is it °F'], ['Preheat the oven to 350A degree C.', 'is it °F'], ['Bake at 180 F.', 'is it °C'], ['Keeps for 3 months in an airtight jar.', 'at most 0 days in the jar'],
-    ['Keep in the fridge for 4 weeks.', 'at most 14 days in the fridge'], ['The turmeric helps with joint inflammation.', 'What is known'], ['Add a quarter, no, half a teaspoon of ginger.', 'corrected in the telling'], ['Dry the meat in the oven at 70 °C.', 'core temperature'],
+    ['Bake at 80 °C for 20 minutes.', '180 °C meant'],
+    ['Bake at 350 °C.', 'is it °F'],
+    ['Preheat the oven to 350A degree C.', 'is it °F'],
+    ['Bake at 180 F.', 'is it °C'],
+    ['Keeps for 3 months in an airtight jar.', 'at most 0 days in the jar'],
+    ['Keep in the fridge for 4 weeks.', 'at most 14 days in the fridge'],
+    ['The turmeric helps with joint inflammation.', 'What is known'],
+    ['Add a quarter, no, half a teaspoon of ginger.', 'corrected in the telling'],
+    ['Dry the meat in the oven at 70 °C.', 'core temperature'],
     ["Bake for 20 minutes.\nBake everything 45 minutes.", 'more than once'],
 ]);
 
@@ -90,4 +102,10 @@ it('refuses what is no document', function (string $json, string $code, string $
         $refused = $e;
     }
     expect($refused?->errorCode)->toBe($code)->and($refused?->path)->toBe($path);
-})->with([['{"version":1}', 'missing', '/content'], ['{"version":1,"content":" "}', 'out-of-range', '/content'], ['{"version":1,"content":"x","kind":"pdf"}', 'out-of-range', '/kind'], ['{"version":1,"content":"x","x":1}', 'unknown-key', '/x'], ['{"version":2,"content":"x"}', 'unsupported-version', '/version']]);
+})->with([
+    ['{"version":1}', 'missing', '/content'],
+    ['{"version":1,"content":" "}', 'out-of-range', '/content'],
+    ['{"version":1,"content":"x","kind":"pdf"}', 'out-of-range', '/kind'],
+    ['{"version":1,"content":"x","x":1}', 'unknown-key', '/x'],
+    ['{"version":2,"content":"x"}', 'unsupported-version', '/version'],
+]);

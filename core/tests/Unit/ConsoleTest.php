@@ -39,7 +39,13 @@ it('answers line by line and never stops at a bad one', function (): void {
 
 it('exits with 1 for a refusal and 2 for wrong usage', function (string $input, array $arguments, int $exit): void {
     expect(console($input, ...$arguments)[0])->toBe($exit);
-})->with([['{}', ['formulate'], 1], [GOOD, ['bake'], 2], [GOOD, [], 2], [GOOD, ['formulate', '--fast'], 2], [GOOD, ['formulate', '/no/such/file'], 2]]);
+})->with([
+    ['{}', ['formulate'], 1],
+    [GOOD, ['bake'], 2],
+    [GOOD, [], 2],
+    [GOOD, ['formulate', '--fast'], 2],
+    [GOOD, ['formulate', '/no/such/file'], 2],
+]);
 
 it('runs as a program from both vendor folders', function (): void {
     $run = static fn (string $input): string => (string) shell_exec('printf %s '.escapeshellarg($input).' | '.escapeshellarg(PHP_BINARY).' '.escapeshellarg(dirname(__DIR__, 2).'/bin/mildbowl').' formulate');

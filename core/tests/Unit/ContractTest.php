@@ -27,8 +27,13 @@ function someLines(): array
 it('answers in the published shape', function (string $text, array $more): void {
     expect(schemaErrors(answer($text, $more), 'formulate-answer'))->toBe('');
 })->with([
-    'nothing but text' => ['1 cup oat flour', []], 'no lines' => ['For the dough:', []], 'unknown' => ['3 flurbl', []], 'all at once' => [implode("\n", someLines()), ['dogs' => someDogs(), 'explain' => true]],
-    'no energy' => ['1 cup water', ['dogs' => [dog()]]], 'zero' => ['0 g oat flour', ['dogs' => [dog()]]], 'steps' => ["1 egg\n2 cups oat or rice flour, leave out if wet", ['recipe' => ['steps' => 'Dust with cocoa.']]],
+    'nothing but text' => ['1 cup oat flour', []],
+    'no lines' => ['For the dough:', []],
+    'unknown' => ['3 flurbl', []],
+    'all at once' => [implode("\n", someLines()), ['dogs' => someDogs(), 'explain' => true]],
+    'no energy' => ['1 cup water', ['dogs' => [dog()]]],
+    'zero' => ['0 g oat flour', ['dogs' => [dog()]]],
+    'steps' => ["1 egg\n2 cups oat or rice flour, leave out if wet", ['recipe' => ['steps' => 'Dust with cocoa.']]],
     'pregnant' => ['1 cup oat flour', ['dogs' => [dog('Rex', ['conditions' => ['pregnant']])]]],
 ]);
 
@@ -37,7 +42,8 @@ it('accepts the request of the contract', function (): void {
         'dogs' => [['name' => 'Quill', 'weightKg' => 12.5, 'ageMonths' => 146, 'sex' => 'female', 'neutered' => true, 'bodyCondition' => 5, 'activity' => 'normal', 'breed' => 'whippet', 'expectedAdultWeightKg' => null, 'stage' => null, 'teeth' => 'few',
             'allergies' => ['chicken'], 'allowList' => null, 'conditions' => ['heart'], 'medicines' => [], 'foodKcalPer100g' => 360, 'alreadyToday' => ['kcal' => 12, 'sodiumMg' => 20], 'newIngredients' => [], 'dislikes' => []]],
         'policy' => ['energySchool' => 'clinic', 'calorieConvention' => '4-9-4', 'garlic' => 'avoid', 'units' => 'us', 'pseudoGrains' => 'not-grain', 'budgetPercent' => null],
-        'labels' => [['name' => 'smooth nut butter', 'ingredients' => 'roasted peanuts, salt 0.8%']], 'confirmed' => [['code' => 'check-label', 'line' => '1 cup broth', 'dog' => null]],
+        'labels' => [['name' => 'smooth nut butter', 'ingredients' => 'roasted peanuts, salt 0.8%']],
+        'confirmed' => [['code' => 'check-label', 'line' => '1 cup broth', 'dog' => null]],
         'measured' => ['count' => null, 'bakedGrams' => null, 'wasteGrams' => null], 'today' => '2026-05-14'];
 
     expect(schemaErrors($request, 'formulate-request'))->toBe('')->and(answerTo($request)['rations'][0]['dog'])->toBe('Quill');
@@ -55,16 +61,36 @@ it('refuses with code and place', function (string $json, string $code, string $
 })->with(function () {
     $with = static fn (string $more): string => '{"version":1,"recipe":{"text":"1 egg"},'.$more.'}';
     yield from [
-        ['{', 'invalid-json', ''], ['', 'invalid-json', ''], ['[]', 'wrong-type', ''], ['{"version":2,"recipe":{"text":"1 egg"}}', 'unsupported-version', '/version'], ['{"recipe":{"text":"1 egg"}}', 'missing', '/version'],
-        ['{"version":1}', 'missing', '/recipe'], ['{"version":1,"recipe":{}}', 'missing', '/recipe/text'], ['{"version":1,"recipe":{"text":""}}', 'out-of-range', '/recipe/text'], ['{"version":1,"recipe":{"text":7}}', 'wrong-type', '/recipe/text'],
-        [$with('"dogz":[]'), 'unknown-key', '/dogz'], [$with('"dogs":[{"name":"A","weight":3}]'), 'unknown-key', '/dogs/0/weight'], [$with('"dogs":[{"name":"A","weightKg":0}]'), 'out-of-range', '/dogs/0/weightKg'],
-        [$with('"dogs":[{"name":"A","weightKg":121}]'), 'out-of-range', '/dogs/0/weightKg'], [$with('"dogs":[{"name":"A","ageMonths":-1}]'), 'out-of-range', '/dogs/0/ageMonths'], [$with('"dogs":[{"name":"A"},{"name":"A"}]'), 'out-of-range', '/dogs/1/name'],
-        [$with('"dogs":[{"weightKg":3}]'), 'missing', '/dogs/0/name'], [$with('"dogs":[{"name":"A","conditions":["sad"]}]'), 'out-of-range', '/dogs/0/conditions/0'], [$with('"dogs":[{"name":"A","allergies":["flurbl"]}]'), 'out-of-range', '/dogs/0/allergies/0'],
-        [$with('"cut":{"shape":"round","diameterMm":0,"thicknessMm":6}'), 'out-of-range', '/cut/diameterMm'], [$with('"cut":{"shape":"round","diameterMm":20}'), 'missing', '/cut/thicknessMm'], [$with('"cut":{"shape":"blob"}'), 'out-of-range', '/cut/shape'],
-        [$with('"cut":{"shape":"ball","diameterMm":20,"ml":3}'), 'unknown-key', '/cut/ml'], [$with('"bake":{"texture":"raw"}'), 'out-of-range', '/bake/texture'], [$with('"policy":{"garlic":"lots"}'), 'out-of-range', '/policy/garlic'],
-        [$with('"policy":{"budgetPercent":11}'), 'out-of-range', '/policy/budgetPercent'], [$with('"today":"14 May"'), 'out-of-range', '/today'], [$with('"dogs":{}'), 'wrong-type', '/dogs'],
+        ['{', 'invalid-json', ''],
+        ['', 'invalid-json', ''],
+        ['[]', 'wrong-type', ''],
+        ['{"version":2,"recipe":{"text":"1 egg"}}', 'unsupported-version', '/version'],
+        ['{"recipe":{"text":"1 egg"}}', 'missing', '/version'],
+        ['{"version":1}', 'missing', '/recipe'],
+        ['{"version":1,"recipe":{}}', 'missing', '/recipe/text'],
+        ['{"version":1,"recipe":{"text":""}}', 'out-of-range', '/recipe/text'],
+        ['{"version":1,"recipe":{"text":7}}', 'wrong-type', '/recipe/text'],
+        [$with('"dogz":[]'), 'unknown-key', '/dogz'],
+        [$with('"dogs":[{"name":"A","weight":3}]'), 'unknown-key', '/dogs/0/weight'],
+        [$with('"dogs":[{"name":"A","weightKg":0}]'), 'out-of-range', '/dogs/0/weightKg'],
+        [$with('"dogs":[{"name":"A","weightKg":121}]'), 'out-of-range', '/dogs/0/weightKg'],
+        [$with('"dogs":[{"name":"A","ageMonths":-1}]'), 'out-of-range', '/dogs/0/ageMonths'],
+        [$with('"dogs":[{"name":"A"},{"name":"A"}]'), 'out-of-range', '/dogs/1/name'],
+        [$with('"dogs":[{"weightKg":3}]'), 'missing', '/dogs/0/name'],
+        [$with('"dogs":[{"name":"A","conditions":["sad"]}]'), 'out-of-range', '/dogs/0/conditions/0'],
+        [$with('"dogs":[{"name":"A","allergies":["flurbl"]}]'), 'out-of-range', '/dogs/0/allergies/0'],
+        [$with('"cut":{"shape":"round","diameterMm":0,"thicknessMm":6}'), 'out-of-range', '/cut/diameterMm'],
+        [$with('"cut":{"shape":"round","diameterMm":20}'), 'missing', '/cut/thicknessMm'],
+        [$with('"cut":{"shape":"blob"}'), 'out-of-range', '/cut/shape'],
+        [$with('"cut":{"shape":"ball","diameterMm":20,"ml":3}'), 'unknown-key', '/cut/ml'],
+        [$with('"bake":{"texture":"raw"}'), 'out-of-range', '/bake/texture'],
+        [$with('"policy":{"garlic":"lots"}'), 'out-of-range', '/policy/garlic'],
+        [$with('"policy":{"budgetPercent":11}'), 'out-of-range', '/policy/budgetPercent'],
+        [$with('"today":"14 May"'), 'out-of-range', '/today'],
+        [$with('"dogs":{}'), 'wrong-type', '/dogs'],
         [$with('"dogs":['.implode(',', array_map(static fn (int $n): string => '{"name":"D'.$n.'"}', range(1, 51))).']'), 'too-long', '/dogs'],
-        ['{"version":1,"recipe":{"text":"'.str_repeat('x', 20001).'"}}', 'too-long', '/recipe/text'], ['{"version":1,"recipe":{"text":"'.str_repeat('1 egg\n', 201).'"}}', 'too-long', '/recipe/text'],
+        ['{"version":1,"recipe":{"text":"'.str_repeat('x', 20001).'"}}', 'too-long', '/recipe/text'],
+        ['{"version":1,"recipe":{"text":"'.str_repeat('1 egg\n', 201).'"}}', 'too-long', '/recipe/text'],
     ];
 });
 

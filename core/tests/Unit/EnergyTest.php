@@ -11,13 +11,18 @@ function rationOf(array $dog, array $policy = []): array
 it('gives the worked examples of the reference to half a percent', function (array $dog, string $school, float $daily): void {
     expect(rationOf($dog, ['energySchool' => $school])['dailyKcal']['best'])->toEqualWithDelta($daily, 0.005 * $daily);
 })->with([
-    'neutered adult of 10 kg' => [[], 'clinic', 630], 'the same, research, inactive' => [['activity' => 'inactive'], 'nrc', 534], 'the same, research, active' => [['activity' => 'active'], 'nrc', 731],
+    'neutered adult of 10 kg' => [[], 'clinic', 630],
+    'the same, research, inactive' => [['activity' => 'inactive'], 'nrc', 534],
+    'the same, research, active' => [['activity' => 'active'], 'nrc', 731],
     'puppy of 5 months, clinic' => [['weightKg' => 8, 'ageMonths' => 5, 'expectedAdultWeightKg' => 20], 'clinic', 666],
     'puppy of 3 months, clinic' => [['weightKg' => 8, 'ageMonths' => 3, 'expectedAdultWeightKg' => 20], 'clinic', 999],
     'puppy, research' => [['weightKg' => 8, 'ageMonths' => 5, 'expectedAdultWeightKg' => 20], 'nrc', 1199],
-    'intact adult' => [['neutered' => false], 'clinic', 708.6], 'senior' => [['ageMonths' => 130], 'clinic', 551.2], 'heavy work' => [['activity' => 'working-heavy'], 'clinic', 2362],
+    'intact adult' => [['neutered' => false], 'clinic', 708.6],
+    'senior' => [['ageMonths' => 130], 'clinic', 551.2],
+    'heavy work' => [['activity' => 'working-heavy'], 'clinic', 2362],
     'inactive senior takes the lower' => [['ageMonths' => 130, 'activity' => 'inactive'], 'clinic', 472.4],
-    'terrier, active, research' => [['breed' => 'border terrier', 'activity' => 'active'], 'nrc', 1012.3], 'Newfoundland, active, research' => [['breed' => 'Newfoundland', 'activity' => 'active'], 'nrc', 590.5],
+    'terrier, active, research' => [['breed' => 'border terrier', 'activity' => 'active'], 'nrc', 1012.3],
+    'Newfoundland, active, research' => [['breed' => 'Newfoundland', 'activity' => 'active'], 'nrc', 590.5],
     'weight loss at the ideal weight' => [['weightKg' => 36, 'bodyCondition' => 7, 'conditions' => ['weight-loss']], 'clinic', 897.3],
 ]);
 
@@ -33,16 +38,29 @@ it('halves the budget for growth, a plan or a condition, and never raises it', f
     $ration = rationOf($dog, $policy);
     expect($ration['treatBudgetKcal'] / $ration['dailyKcal']['best'] * 100)->toEqualWithDelta($percent, 1e-6);
 })->with([
-    [[], [], 10], [['ageMonths' => 6], [], 5], [['conditions' => ['heart']], [], 5], [['allergies' => ['beef']], [], 10], [['conditions' => ['weight-loss']], [], 5],
+    [[], [], 10],
+    [['ageMonths' => 6], [], 5],
+    [['conditions' => ['heart']], [], 5],
+    [['allergies' => ['beef']], [], 10],
+    [['conditions' => ['weight-loss']], [], 5],
     [[], ['budgetPercent' => 4], 4], [['conditions' => ['heart']], ['budgetPercent' => 8], 5],
 ]);
 
 it('takes life stage from age and grown weight', function (array $dog, string $stage): void {
     expect(rationOf($dog)['stage'])->toBe($stage);
 })->with([
-    [['ageMonths' => 11.9], 'puppy'], [['ageMonths' => 12], 'adult'], [['weightKg' => 30, 'ageMonths' => 17.9], 'puppy'], [['weightKg' => 30, 'ageMonths' => 18], 'adult'],
-    [['weightKg' => 50, 'ageMonths' => 23.9], 'puppy'], [['weightKg' => 50, 'ageMonths' => 72], 'senior'], [['weightKg' => 10, 'ageMonths' => 119], 'adult'], [['weightKg' => 10, 'ageMonths' => 120], 'senior'],
-    [['weightKg' => 12.5, 'ageMonths' => 108], 'senior'], [['weightKg' => 36, 'bodyCondition' => 7, 'ageMonths' => 95], 'adult'], [['weightKg' => 17, 'expectedAdultWeightKg' => 48, 'ageMonths' => 20], 'puppy'], [['stage' => 'senior'], 'senior'],
+    [['ageMonths' => 11.9], 'puppy'],
+    [['ageMonths' => 12], 'adult'],
+    [['weightKg' => 30, 'ageMonths' => 17.9], 'puppy'],
+    [['weightKg' => 30, 'ageMonths' => 18], 'adult'],
+    [['weightKg' => 50, 'ageMonths' => 23.9], 'puppy'],
+    [['weightKg' => 50, 'ageMonths' => 72], 'senior'],
+    [['weightKg' => 10, 'ageMonths' => 119], 'adult'],
+    [['weightKg' => 10, 'ageMonths' => 120], 'senior'],
+    [['weightKg' => 12.5, 'ageMonths' => 108], 'senior'],
+    [['weightKg' => 36, 'bodyCondition' => 7, 'ageMonths' => 95], 'adult'],
+    [['weightKg' => 17, 'expectedAdultWeightKg' => 48, 'ageMonths' => 20], 'puppy'],
+    [['stage' => 'senior'], 'senior'],
 ]);
 
 it('gives no number to a pregnant dog, no treats under 8 weeks, and no ration without a weight', function (): void {
@@ -79,10 +97,14 @@ it('holds each dose at its cap', function (string $code, string $text, array $do
         ->and($limits[$code] * $answer['piece']['nutrients'][$nutrient])->toEqualWithDelta($capADay, 0.01 * $capADay);
 })->with([
     // budgets of the 10 kg neutered adult: 630 kcal a day, 63.0 of treats; with a condition 31.5
-    'sodium' => ['sodium', "2 cups oat flour\n1/2 tsp salt", [], 200 * 62.98 / 100, 'sodiumMg'], 'sodium, heart' => ['sodium', "2 cups oat flour\n1/2 tsp salt", ['conditions' => ['heart']], 80 * 31.49 / 100, 'sodiumMg'],
+    'sodium' => ['sodium', "2 cups oat flour\n1/2 tsp salt", [], 200 * 62.98 / 100, 'sodiumMg'],
+    'sodium, heart' => ['sodium', "2 cups oat flour\n1/2 tsp salt", ['conditions' => ['heart']], 80 * 31.49 / 100, 'sodiumMg'],
     'sodium, advanced' => ['sodium', "2 cups oat flour\n1/2 tsp salt", ['conditions' => ['heart-advanced']], 60 * 31.49 / 100, 'sodiumMg'],
-    'fat' => ['fat', "1 cup oat flour\n1/2 cup olive oil", [], 8 * 62.98 / 100, 'fatG'], 'fat, pancreatitis' => ['fat', "1 cup oat flour\n1 tbsp olive oil", ['conditions' => ['pancreatitis']], 2.5 * 31.49 / 100, 'fatG'],
-    'added sugar' => ['added-sugar', "1 cup oat flour\n1/4 cup honey", [], 6.298, 'addedSugarG'], 'coumarin' => ['coumarin', "1 cup oat flour\n1 tbsp cinnamon", [], 1.0, 'coumarinMg'],
-    'vitamin A' => ['vitamin-a', "1 cup oat flour\n200 g beef liver", [], 375 * 6.298, 'retinolUg'], 'vitamin D' => ['vitamin-d', "1 cup oat flour\n1 tbsp cod liver oil", [], 0.5 * 6.298, 'vitaminDUg'],
+    'fat' => ['fat', "1 cup oat flour\n1/2 cup olive oil", [], 8 * 62.98 / 100, 'fatG'],
+    'fat, pancreatitis' => ['fat', "1 cup oat flour\n1 tbsp olive oil", ['conditions' => ['pancreatitis']], 2.5 * 31.49 / 100, 'fatG'],
+    'added sugar' => ['added-sugar', "1 cup oat flour\n1/4 cup honey", [], 6.298, 'addedSugarG'],
+    'coumarin' => ['coumarin', "1 cup oat flour\n1 tbsp cinnamon", [], 1.0, 'coumarinMg'],
+    'vitamin A' => ['vitamin-a', "1 cup oat flour\n200 g beef liver", [], 375 * 6.298, 'retinolUg'],
+    'vitamin D' => ['vitamin-d', "1 cup oat flour\n1 tbsp cod liver oil", [], 0.5 * 6.298, 'vitaminDUg'],
     'kelp' => ['kelp', "1 cup oat flour\n1 tsp kelp powder", [], 0.1, 'kelpG'],
 ]);

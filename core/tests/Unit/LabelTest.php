@@ -28,9 +28,24 @@ it('reads parts in order with brackets, percents and traces', function (): void 
 it('gives the verdict of the worst part', function (string $ingredients, string $worst): void {
     expect(label($ingredients)['worst'])->toBe($worst);
 })->with([
-    ['roasted peanuts, salt 0.8%', 'clear'], ['peanuts', 'clear'], ['pumpkin', 'clear'], ['peanuts, birch sugar', 'never'], ['peanuts, sweetener (E967)', 'never'], ['sweetener', 'check-label'], ['water, chicken, onion powder', 'never'], ['chicken, flavouring', 'check-label'],
-    ['milk, sugar, cocoa mass', 'never'], ['Zucker, Zwiebelpulver, Salz', 'never'], ['eau, sel, ail', 'never'], ['oats, flurbl', 'unknown'], ['raisins (12 %), oats', 'never'], ['dried cranberries (cranberries, grape juice concentrate)', 'never'], ['acid: E334', 'never'], ['nutmeg', 'never'],
-    ['milk, live cultures (L. acidophilus, B. lactis)', 'clear'], ['wheat flour (with calcium, iron, niacin, thiamin), rapeseed oil, E471, lecithin, ascorbic acid, pectin, phosphates, E330', 'clear'],
+    ['roasted peanuts, salt 0.8%', 'clear'],
+    ['peanuts', 'clear'],
+    ['pumpkin', 'clear'],
+    ['peanuts, birch sugar', 'never'],
+    ['peanuts, sweetener (E967)', 'never'],
+    ['sweetener', 'check-label'],
+    ['water, chicken, onion powder', 'never'],
+    ['chicken, flavouring', 'check-label'],
+    ['milk, sugar, cocoa mass', 'never'],
+    ['Zucker, Zwiebelpulver, Salz', 'never'],
+    ['eau, sel, ail', 'never'],
+    ['oats, flurbl', 'unknown'],
+    ['raisins (12 %), oats', 'never'],
+    ['dried cranberries (cranberries, grape juice concentrate)', 'never'],
+    ['acid: E334', 'never'],
+    ['nutmeg', 'never'],
+    ['milk, live cultures (L. acidophilus, B. lactis)', 'clear'],
+    ['wheat flour (with calcium, iron, niacin, thiamin), rapeseed oil, E471, lecithin, ascorbic acid, pectin, phosphates, E330', 'clear'],
 ]);
 
 it('ends a trace where its bracket ends', function (): void {
@@ -51,4 +66,9 @@ it('reads five thousand characters quickly, brackets and all', function (string 
 
 it('refuses a label that is none', function (string $json, string $path): void {
     expect(fn () => LabelQuestion::answer(Node::decode($json)))->toThrow(fn (RequestRefused $e) => expect($e->path)->toBe($path));
-})->with([['{"version":1}', '/ingredients'], ['{"version":1,"ingredients":" "}', '/ingredients'], ['{"version":1,"ingredients":"'.str_repeat('x', 5001).'"}', '/ingredients'], ['{"version":1,"ingredients":"x","y":1}', '/y']]);
+})->with([
+    ['{"version":1}', '/ingredients'],
+    ['{"version":1,"ingredients":" "}', '/ingredients'],
+    ['{"version":1,"ingredients":"'.str_repeat('x', 5001).'"}', '/ingredients'],
+    ['{"version":1,"ingredients":"x","y":1}', '/y'],
+]);

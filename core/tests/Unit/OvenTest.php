@@ -31,8 +31,11 @@ it('gives the starting times of the reference', function (Cut $cut, string $text
     $stage = Heat::of($cut, Texture::of($texture), dough())->stages[0];
     expect([$stage['minutesLow'], $stage['minutesHigh'], $stage['celsius']])->toBe([$low, $high, $celsius])->and($stage['firstLookMinutes'])->toBe((int) floor(0.8 * $low))->and($stage['sign'])->not->toBe('');
 })->with(fn (): array => [
-    '3 mm' => [rounds(20, 3), 'biscuit', 18, 24, 175], '6 mm' => [rounds(20, 6), 'biscuit', 15, 25, 175], '12 mm' => [rounds(30, 12), 'biscuit', 25, 45, 175],
-    'the short end is soft' => [rounds(30, 12), 'soft', 25, 35, 175], 'the long end hard' => [rounds(30, 12), 'hard', 35, 45, 175],
+    '3 mm' => [rounds(20, 3), 'biscuit', 18, 24, 175],
+    '6 mm' => [rounds(20, 6), 'biscuit', 15, 25, 175],
+    '12 mm' => [rounds(30, 12), 'biscuit', 25, 45, 175],
+    'the short end is soft' => [rounds(30, 12), 'soft', 25, 35, 175],
+    'the long end hard' => [rounds(30, 12), 'hard', 35, 45, 175],
     'balls' => [new Cut('ball', ['diameterMm' => 25.0]), 'biscuit', 20, 30, 165],
     'tray' => [new Cut('grid', ['sheetWidthMm' => 200.0, 'sheetLengthMm' => 300.0, 'depthMm' => 15.0, 'columns' => 5.0, 'rows' => 8.0]), 'tray', 40, 60, 175],
     'frozen' => [new Cut('mould', ['cavityMl' => 6.0, 'cavities' => 20.0]), 'frozen', 240, 240, null],
@@ -53,7 +56,19 @@ it('knows the core temperatures, and that drying makes no meat safe', function (
     $heat = Heat::of(new Cut('strip', ['widthMm' => 15.0, 'lengthMm' => 80.0, 'thicknessMm' => 5.0]), Texture::of('jerky'), dough([$food => 300.0]));
     expect($heat->cores[0]['celsius'] ?? null)->toBe($core)->and($heat->coreStep === null)->toBe($core === null);
     expect(Heat::of(rounds(20, 6), Texture::of('biscuit'), dough([$food => 300.0]))->coreStep)->toBeNull();
-})->with([['chicken-mince', 74], ['chicken-liver', 74], ['venison-mince', 71], ['venison', 71], ['rabbit', 71], ['beef-mince', 71], ['beef-lean', 63], ['cod', 63], ['egg', 71], ['sweet-potato', null], ['chicken-breast-cooked', null]]);
+})->with([
+    ['chicken-mince', 74],
+    ['chicken-liver', 74],
+    ['venison-mince', 71],
+    ['venison', 71],
+    ['rabbit', 71],
+    ['beef-mince', 71],
+    ['beef-lean', 63],
+    ['cod', 63],
+    ['egg', 71],
+    ['sweet-potato', null],
+    ['chicken-breast-cooked', null],
+]);
 
 it('writes the same heat in every oven\'s words', function (): void {
     expect(Heat::fahrenheit(175))->toBe(345)->and(Heat::fahrenheit(180))->toBe(355)->and(Heat::gasMark(180))->toBe('4')->and(Heat::gasMark(95))->toBeNull();
@@ -74,8 +89,11 @@ it('lays pieces on the tray without touching and within its rims', function (Cut
     }
     expect($plan->perSheet)->toBe(count($plan->at))->and(($plan->sheets - 1) * $plan->perSheet + $plan->lastSheet)->toBe(400)->and($plan->rounds)->toBe((int) ceil($plan->sheets / $tray->atOnce));
 })->with(fn (): array => [
-    [rounds(25, 6), new Tray(300, 400)], [rounds(25, 6), new Tray(300, 400, 0, 2)], [new Cut('rectangle', ['widthMm' => 15.0, 'lengthMm' => 70.0, 'thicknessMm' => 6.0]), new Tray(250, 330)],
-    [new Cut('bone', ['widthMm' => 30.0, 'lengthMm' => 60.0, 'thicknessMm' => 8.0]), new Tray(300, 400, 10, 3)], [new Cut('ball', ['diameterMm' => 20.0]), new Tray(200, 200, 15)],
+    [rounds(25, 6), new Tray(300, 400)],
+    [rounds(25, 6), new Tray(300, 400, 0, 2)],
+    [new Cut('rectangle', ['widthMm' => 15.0, 'lengthMm' => 70.0, 'thicknessMm' => 6.0]), new Tray(250, 330)],
+    [new Cut('bone', ['widthMm' => 30.0, 'lengthMm' => 60.0, 'thicknessMm' => 8.0]), new Tray(300, 400, 10, 3)],
+    [new Cut('ball', ['diameterMm' => 20.0]), new Tray(200, 200, 15)],
 ]);
 
 it('counts a straight and a staggered sheet by hand', function (): void {
@@ -127,8 +145,13 @@ it('refuses portions that cannot be', function (array $portions, string $path): 
     }
     expect($found)->toBe($path);
 })->with([
-    [[['dogs' => ['Nobody']]], '/portions/0/dogs/0'], [[['dogs' => ['Ada']], ['dogs' => ['Ada']]], '/portions/1/dogs/0'], [[['share' => 0.7], ['share' => 0.5]], '/portions/1/share'], [[['share' => 0]], '/portions/0/share'],
-    [[['cut' => ['shape' => 'round']]], '/portions/0/cut/diameterMm'], [[['bake' => ['texture' => 'fried']]], '/portions/0/bake/texture'], [[['size' => 3]], '/portions/0/size'],
+    [[['dogs' => ['Nobody']]], '/portions/0/dogs/0'],
+    [[['dogs' => ['Ada']], ['dogs' => ['Ada']]], '/portions/1/dogs/0'],
+    [[['share' => 0.7], ['share' => 0.5]], '/portions/1/share'],
+    [[['share' => 0]], '/portions/0/share'],
+    [[['cut' => ['shape' => 'round']]], '/portions/0/cut/diameterMm'],
+    [[['bake' => ['texture' => 'fried']]], '/portions/0/bake/texture'],
+    [[['size' => 3]], '/portions/0/size'],
 ]);
 
 it('shows what the piece and the batch hold, as they are, dry, and by energy', function (): void {

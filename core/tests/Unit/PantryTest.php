@@ -7,7 +7,18 @@ use MildBowl\Core\Pantry\Nearest;
 it('offers the nearest foods with a reason', function (string $words, string $ingredient): void {
     $offers = Nearest::to($words);
     expect(array_column($offers, 'ingredient'))->toContain($ingredient)->and(count($offers))->toBeLessThanOrEqual(3)->and($offers[0]['reason'])->not->toBe('');
-})->with([['brocoli', 'broccoli'], ['paenut buter', 'peanut-butter'], ['flour, oat', 'oat-flour'], ['Wholesome Farms oat flour', 'oat-flour'], ['courgete', 'courgette'], ['blueberrys', 'blueberry'], ['qinoa', 'quinoa'], ['cinamon', 'cinnamon'], ['rasins', 'raisin'], ['choclate', 'chocolate']]);
+})->with([
+    ['brocoli', 'broccoli'],
+    ['paenut buter', 'peanut-butter'],
+    ['flour, oat', 'oat-flour'],
+    ['Wholesome Farms oat flour', 'oat-flour'],
+    ['courgete', 'courgette'],
+    ['blueberrys', 'blueberry'],
+    ['qinoa', 'quinoa'],
+    ['cinamon', 'cinnamon'],
+    ['rasins', 'raisin'],
+    ['choclate', 'chocolate'],
+]);
 
 it('offers nothing for what resembles nothing', function (string $words): void {
     expect(Nearest::to($words))->toBe([]);
@@ -33,8 +44,12 @@ it('lets no own word take the name of a poison', function (array $more, string $
     }
     expect($refused?->path)->toBe($path);
 })->with([
-    [['names' => [['words' => 'raisins', 'ingredient' => 'blueberry']]], '/names/0/words'], [['names' => [['words' => 'Birch  sugar', 'ingredient' => 'sugar']]], '/names/0/words'], [['pantry' => [['name' => 'onion powder']]], '/pantry/0/name'],
-    [['pantry' => [['name' => 'flurbl', 'names' => ['cocoa powder']]]], '/pantry/0/names/0'], [['names' => [['words' => 'flurbl', 'ingredient' => 'nothing']]], '/names/0/ingredient'], [['pantry' => [['name' => 'x', 'per100g' => ['fatG' => 90, 'proteinG' => 40]]]], '/pantry/0/per100g'],
+    [['names' => [['words' => 'raisins', 'ingredient' => 'blueberry']]], '/names/0/words'],
+    [['names' => [['words' => 'Birch  sugar', 'ingredient' => 'sugar']]], '/names/0/words'],
+    [['pantry' => [['name' => 'onion powder']]], '/pantry/0/name'],
+    [['pantry' => [['name' => 'flurbl', 'names' => ['cocoa powder']]]], '/pantry/0/names/0'],
+    [['names' => [['words' => 'flurbl', 'ingredient' => 'nothing']]], '/names/0/ingredient'],
+    [['pantry' => [['name' => 'x', 'per100g' => ['fatG' => 90, 'proteinG' => 40]]]], '/pantry/0/per100g'],
     [['pantry' => [['name' => 'x', 'groups' => ['blob']]]], '/pantry/0/groups/0'],
 ]);
 

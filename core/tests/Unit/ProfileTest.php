@@ -26,7 +26,17 @@ it('reads weights as people say them', function (string $text, ?float $low, ?flo
     $range = Weight::read($text, $pounds);
     expect($range?->best === null ? null : round($range->best, 2))->toBe($low)->and($range === null ? null : round($range->high, 2))->toBe($high);
 })->with([
-    ['17', 17.0, 17.0], ['17 kg', 17.0, 17.0], ['17,5', 17.5, 17.5], ['38 lb', 17.24, 17.24], ['50 to 60 lb', 22.68, 27.22], ['20-25 kg', 20.0, 25.0], ['38', 17.24, 17.24, true], ['38 kg', 38.0, 38.0, true], ['about 9 kilos', 9.0, 9.0], ['heavy', null, null], ['', null, null],
+    ['17', 17.0, 17.0],
+    ['17 kg', 17.0, 17.0],
+    ['17,5', 17.5, 17.5],
+    ['38 lb', 17.24, 17.24],
+    ['50 to 60 lb', 22.68, 27.22],
+    ['20-25 kg', 20.0, 25.0],
+    ['38', 17.24, 17.24, true],
+    ['38 kg', 38.0, 38.0, true],
+    ['about 9 kilos', 9.0, 9.0],
+    ['heavy', null, null],
+    ['', null, null],
 ]);
 
 it('shows both schools with the reference\'s own figures', function (): void {
@@ -51,12 +61,18 @@ it('questions what looks like a slip and names what is missing', function (array
     'a chihuahua of 120 kg' => [['weightKg' => 120, 'ageMonths' => 40, 'breed' => 'chihuahua'], 'questions', '120 kg for a chihuahua?'],
     'grown under present' => [['weightKg' => 20, 'ageMonths' => 5, 'expectedAdultWeightKg' => 15], 'questions', 'under the present'],
     'nought months' => [['weightKg' => 1, 'ageMonths' => 0], 'questions', 'Nought months'],
-    'nothing known' => [[], 'assumed', 'No weight yet'], 'no grown weight' => [['weightKg' => 5, 'ageMonths' => 4], 'assumed', 'No grown weight'], 'no food' => [['weightKg' => 5], 'assumed', 'no energy written down'],
+    'nothing known' => [[], 'assumed', 'No weight yet'],
+    'no grown weight' => [['weightKg' => 5, 'ageMonths' => 4], 'assumed', 'No grown weight'],
+    'no food' => [['weightKg' => 5], 'assumed', 'no energy written down'],
 ]);
 
 it('does not question a cross or an ordinary dog', function (array $dog): void {
     expect(profile($dog)['questions'])->toBe([]);
-})->with([[['weightKg' => 17, 'ageMonths' => 5, 'expectedAdultWeightKg' => 48, 'breed' => 'Newfoundland cross']], [['weightKg' => 12.5, 'ageMonths' => 146, 'breed' => 'whippet']], [['weightKg' => 9, 'ageMonths' => 48, 'breed' => 'chihuahua cross']]]);
+})->with([
+    [['weightKg' => 17, 'ageMonths' => 5, 'expectedAdultWeightKg' => 48, 'breed' => 'Newfoundland cross']],
+    [['weightKg' => 12.5, 'ageMonths' => 146, 'breed' => 'whippet']],
+    [['weightKg' => 9, 'ageMonths' => 48, 'breed' => 'chihuahua cross']],
+]);
 
 it('runs the energy of growth from what was weighed to grown', function (): void {
     $answer = profile(['weightKg' => 17, 'ageMonths' => 5, 'expectedAdultWeightKg' => 48], ['weighings' => [['ageMonths' => 3, 'kg' => 9], ['ageMonths' => 5, 'kg' => 17]]]);

@@ -20,8 +20,15 @@ it('counts each poison per kilo against its thresholds', function (string $food,
 
     expect($dose['perKg']['best'])->toEqualWithDelta($perKg, 0.02 * $perKg)->and($dose['reached'])->toBe($reached)->and($answer['emergency'])->toBeTrue()->and($answer['words'])->toContain('vet or an animal poison line at once');
 })->with([
-    ['100 g dark chocolate', 'theobromineMg', 100, 'seizures'], ['20 g milk chocolate', 'theobromineMg', 4.444, null], ['90 g raisins', 'raisinG', 10, 'kidney failure was seen'], ['1 g xylitol', 'xylitolMg', 111.1, 'low blood sugar'],
-    ['5 g xylitol', 'xylitolMg', 555.6, 'liver failure'], ['90 g onion', 'onionG', 10, 'red cells change'], ['10 g onion powder', 'onionG', 8.889, 'red cells change'], ['18 g macadamia nuts', 'macadamiaG', 2, 'weak in the legs'], ['40 g salt', 'saltG', 4.444, 'deaths'],
+    ['100 g dark chocolate', 'theobromineMg', 100, 'seizures'],
+    ['20 g milk chocolate', 'theobromineMg', 4.444, null],
+    ['90 g raisins', 'raisinG', 10, 'kidney failure was seen'],
+    ['1 g xylitol', 'xylitolMg', 111.1, 'low blood sugar'],
+    ['5 g xylitol', 'xylitolMg', 555.6, 'liver failure'],
+    ['90 g onion', 'onionG', 10, 'red cells change'],
+    ['10 g onion powder', 'onionG', 8.889, 'red cells change'],
+    ['18 g macadamia nuts', 'macadamiaG', 2, 'weak in the legs'],
+    ['40 g salt', 'saltG', 4.444, 'deaths'],
 ]);
 
 it('counts so many pieces of a recipe', function (): void {

@@ -20,9 +20,22 @@ it('reads every form of number', function (string $text, float $low, float $best
         ->and($quantity['best'])->toEqualWithDelta($best, 1e-9)
         ->and($quantity['high'])->toEqualWithDelta($high, 1e-9);
 })->with([
-    ['1½', 1.5, 1.5, 1.5], ['1 1/2', 1.5, 1.5, 1.5], ['1.5', 1.5, 1.5, 1.5], ['1,5', 1.5, 1.5, 1.5], ['1 1⁄2', 1.5, 1.5, 1.5],
-    ['one and a half', 1.5, 1.5, 1.5], ['two to three', 2, 2.5, 3], ['2–3', 2, 2.5, 3], ['2-3', 2, 2.5, 3], ['1/2 + 1/8', 0.625, 0.625, 0.625],
-    ['three quarters of a', 0.75, 0.75, 0.75], ['half a', 0.5, 0.5, 0.5], ['about 2', 1.8, 2, 2.2], ['a', 1, 1, 1], ['1-1/2', 1.5, 1.5, 1.5], ['scant 1', 1, 1, 1],
+    ['1½', 1.5, 1.5, 1.5],
+    ['1 1/2', 1.5, 1.5, 1.5],
+    ['1.5', 1.5, 1.5, 1.5],
+    ['1,5', 1.5, 1.5, 1.5],
+    ['1 1⁄2', 1.5, 1.5, 1.5],
+    ['one and a half', 1.5, 1.5, 1.5],
+    ['two to three', 2, 2.5, 3],
+    ['2–3', 2, 2.5, 3],
+    ['2-3', 2, 2.5, 3],
+    ['1/2 + 1/8', 0.625, 0.625, 0.625],
+    ['three quarters of a', 0.75, 0.75, 0.75],
+    ['half a', 0.5, 0.5, 0.5],
+    ['about 2', 1.8, 2, 2.2],
+    ['a', 1, 1, 1],
+    ['1-1/2', 1.5, 1.5, 1.5],
+    ['scant 1', 1, 1, 1],
 ]);
 
 it('weighs in the cups of the kitchen', function (string $units, float $grams): void {
@@ -82,6 +95,11 @@ it('answers hostile text quickly', function (string $text): void {
     answer($text);
     expect((hrtime(true) - $since) / 1e9)->toBeLessThan(5.0);
 })->with([
-    'digits' => str_repeat('9', 19000), 'fractions' => str_repeat('1/2 ', 4000), 'brackets' => str_repeat('(', 15000), 'commas' => str_repeat('no onion, ', 1500),
-    'one word' => str_repeat('a', 19000), 'markup' => str_repeat('<script>', 2000), 'marks' => str_repeat("a\u{0301}", 6000),
+    'digits' => str_repeat('9', 19000),
+    'fractions' => str_repeat('1/2 ', 4000),
+    'brackets' => str_repeat('(', 15000),
+    'commas' => str_repeat('no onion, ', 1500),
+    'one word' => str_repeat('a', 19000),
+    'markup' => str_repeat('<script>', 2000),
+    'marks' => str_repeat("a\u{0301}", 6000),
 ]);

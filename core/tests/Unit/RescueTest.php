@@ -171,8 +171,11 @@ it('says plainly why there is nothing to do', function (string $text, array $mor
     $answer = rescue($text, $more);
     expect($answer['rescues'])->toBe([])->and($answer['why'])->toContain($why);
 })->with([
-    ['2 cups oat flour', [], 'No dog is at the table'], ['For the dough:', ['dogs' => [dog()]], 'no line'], ["2 cups oat flour\n1 cup flurbl", ['dogs' => [dog()]], 'Settle these lines first'],
-    ["2 cups oat flour\n1/4 cup water", ['dogs' => [dog()], 'goals' => ['meat-first']], 'cannot be reached'], ['2 cups oat flour', ['dogs' => [['name' => 'Rex']]], 'weight is not known'],
+    ['2 cups oat flour', [], 'No dog is at the table'],
+    ['For the dough:', ['dogs' => [dog()]], 'no line'],
+    ["2 cups oat flour\n1 cup flurbl", ['dogs' => [dog()]], 'Settle these lines first'],
+    ["2 cups oat flour\n1/4 cup water", ['dogs' => [dog()], 'goals' => ['meat-first']], 'cannot be reached'],
+    ['2 cups oat flour', ['dogs' => [['name' => 'Rex']]], 'weight is not known'],
 ]);
 
 it('refuses goals that are none', function (array $more, string $path): void {
@@ -183,13 +186,26 @@ it('refuses goals that are none', function (array $more, string $path): void {
         $refused = $e;
     }
     expect($refused?->path)->toBe($path);
-})->with([[['dogs' => [dog()], 'goals' => ['tastier']], '/goals/0'], [['dogs' => [dog()], 'goals' => ['nothing-new:Nobody']], '/goals/0'], [['dogs' => [dog()], 'goals' => ['fewer-calories:lots']], '/goals/0'], [['dogs' => [dog()], 'dislikes' => ['Nobody' => ['apple']]], '/dislikes/Nobody'], [['dogs' => [dog()], 'atHand' => ['flurbl']], '/atHand/0']]);
+})->with([
+    [['dogs' => [dog()], 'goals' => ['tastier']], '/goals/0'],
+    [['dogs' => [dog()], 'goals' => ['nothing-new:Nobody']], '/goals/0'],
+    [['dogs' => [dog()], 'goals' => ['fewer-calories:lots']], '/goals/0'],
+    [['dogs' => [dog()], 'dislikes' => ['Nobody' => ['apple']]], '/dislikes/Nobody'],
+    [['dogs' => [dog()], 'atHand' => ['flurbl']], '/atHand/0'],
+]);
 
 it('infers jobs from share and company', function (string $text, int $line, string $job): void {
     $request = Request::fromJson(json_encode(['version' => 1, 'recipe' => ['text' => $text]], JSON_THROW_ON_ERROR));
     $rescue = new Rescue($request, RecipeReader::read($text, ''), Goals::from(null, []), [], []);
     expect(Jobs::of($rescue->dough->portions)[$line])->toContain($job);
 })->with([
-    ["2 cups oat flour\n1 large egg\n1 tbsp olive oil\n1/4 cup water", 0, 'bulk'], ["2 cups oat flour\n1 large egg\n1 tbsp olive oil\n1/4 cup water", 1, 'bind'], ["2 cups barley flour\n1 tbsp olive oil", 1, 'fat'], ["2 cups barley flour\n1/2 cup water", 1, 'wet'], ["2 cups barley flour\n1/2 cup mashed banana", 1, 'bind'],
-    ["2 cups barley flour\n1 tbsp honey", 1, 'sweeten'], ["2 cups barley flour\n1 tsp baking soda", 1, 'leaven'], ["2 cups barley flour\n100 g minced turkey", 1, 'protein'], ["2 cups barley flour\n1 tsp ginger", 1, 'flavour'],
+    ["2 cups oat flour\n1 large egg\n1 tbsp olive oil\n1/4 cup water", 0, 'bulk'],
+    ["2 cups oat flour\n1 large egg\n1 tbsp olive oil\n1/4 cup water", 1, 'bind'],
+    ["2 cups barley flour\n1 tbsp olive oil", 1, 'fat'],
+    ["2 cups barley flour\n1/2 cup water", 1, 'wet'],
+    ["2 cups barley flour\n1/2 cup mashed banana", 1, 'bind'],
+    ["2 cups barley flour\n1 tbsp honey", 1, 'sweeten'],
+    ["2 cups barley flour\n1 tsp baking soda", 1, 'leaven'],
+    ["2 cups barley flour\n100 g minced turkey", 1, 'protein'],
+    ["2 cups barley flour\n1 tsp ginger", 1, 'flavour'],
 ]);

@@ -44,9 +44,18 @@ it('silences only what a negation names', function (string $row): void {
 it('is not silenced by what is no negation', function (string $line, string $code): void {
     expect(found(answer($line)))->toContain("never:$code");
 })->with([
-    ['1 cup oats, no salt, with raisins', 'grape'], ['no need to peel the onion', 'allium'], ['do not omit the raisins', 'grape'], ['not only raisins but apple', 'grape'],
-    ['2 onions, no skin', 'allium'], ['1 cup raisins (no stems)', 'grape'], ['never leave out the chocolate', 'chocolate'], ['no more than 2 tbsp cocoa powder', 'chocolate'],
-    ['gluten-free chocolate', 'chocolate'], ["don't forget the raisins", 'grape'], ['sugar-free milk chocolate', 'chocolate'], ['no onion but garlic powder, 1 tsp', 'allium'],
+    ['1 cup oats, no salt, with raisins', 'grape'],
+    ['no need to peel the onion', 'allium'],
+    ['do not omit the raisins', 'grape'],
+    ['not only raisins but apple', 'grape'],
+    ['2 onions, no skin', 'allium'],
+    ['1 cup raisins (no stems)', 'grape'],
+    ['never leave out the chocolate', 'chocolate'],
+    ['no more than 2 tbsp cocoa powder', 'chocolate'],
+    ['gluten-free chocolate', 'chocolate'],
+    ["don't forget the raisins", 'grape'],
+    ['sugar-free milk chocolate', 'chocolate'],
+    ['no onion but garlic powder, 1 tsp', 'allium'],
 ]);
 
 it('fires on the worked example of every rule', function (string $id): void {
@@ -82,15 +91,39 @@ it('names a source and advice in every rule', function (): void {
 it('closes allergen groups from the specific to the group', function (string $allergy, string $line, string $finding): void {
     expect(found(answer($line, ['dogs' => [dog('Rex', ['allergies' => [$allergy]])]])))->toContain($finding);
 })->with([
-    ['chicken', '1 cup cooked chicken', 'allergen:allergy-chicken'], ['chicken', '100 g chicken livers', 'allergen:allergy-chicken'], ['chicken', '1 tbsp schmaltz', 'allergen:allergy-chicken'],
-    ['chicken', '1 cup chicken broth', 'allergen:allergy-chicken'], ['chicken', '1 cup cooked turkey', 'caution:cross-chicken'], ['chicken', '1 egg', 'caution:cross-chicken'],
-    ['beef', '100 g veal', 'allergen:allergy-beef'], ['beef', '1 tbsp dripping', 'allergen:allergy-beef'], ['beef', '10 g gelatin', 'check-label:cross-beef'], ['beef', '1 cup milk', 'caution:cross-beef'],
-    ['dairy', '50 g goat cheese', 'allergen:allergy-dairy'], ['dairy', '1 tbsp ghee', 'allergen:allergy-dairy'], ['dairy', '1 cup lactose-free milk', 'allergen:allergy-dairy'], ['dairy', '1 tbsp whey powder', 'allergen:allergy-dairy'],
-    ['wheat', '1 cup spelt flour', 'allergen:allergy-wheat'], ['wheat', '1 cup flour', 'allergen:allergy-wheat'], ['wheat', '1 cup couscous', 'allergen:allergy-wheat'], ['wheat', '1 cup breadcrumbs', 'allergen:allergy-wheat'],
-    ['gluten', '1 cup barley flour', 'allergen:allergy-gluten'], ['gluten', '1 cup rye flour', 'allergen:allergy-gluten'], ['gluten', '1 cup rolled oats', 'check-label:cross-gluten'], ['gluten', '1 cup flour', 'allergen:allergy-gluten'],
-    ['grain', '1 cup brown rice flour', 'allergen:allergy-grain'], ['grain', '1 cup millet flour', 'allergen:allergy-grain'], ['grain', '1 cup rolled oats', 'allergen:allergy-grain'],
-    ['corn', '1 cup polenta', 'allergen:allergy-corn'], ['corn', '1 tbsp cornstarch', 'allergen:allergy-corn'], ['fish', '1 tbsp fish oil', 'allergen:allergy-fish'], ['fish', '100 g cod', 'allergen:allergy-fish'],
-    ['egg', '1 tbsp mayonnaise', 'allergen:allergy-egg'], ['egg', '1 egg white', 'allergen:allergy-egg'], ['soy', '100 g tofu', 'allergen:allergy-soy'], ['pork', '1 tbsp lard', 'allergen:allergy-pork'],
+    ['chicken', '1 cup cooked chicken', 'allergen:allergy-chicken'],
+    ['chicken', '100 g chicken livers', 'allergen:allergy-chicken'],
+    ['chicken', '1 tbsp schmaltz', 'allergen:allergy-chicken'],
+    ['chicken', '1 cup chicken broth', 'allergen:allergy-chicken'],
+    ['chicken', '1 cup cooked turkey', 'caution:cross-chicken'],
+    ['chicken', '1 egg', 'caution:cross-chicken'],
+    ['beef', '100 g veal', 'allergen:allergy-beef'],
+    ['beef', '1 tbsp dripping', 'allergen:allergy-beef'],
+    ['beef', '10 g gelatin', 'check-label:cross-beef'],
+    ['beef', '1 cup milk', 'caution:cross-beef'],
+    ['dairy', '50 g goat cheese', 'allergen:allergy-dairy'],
+    ['dairy', '1 tbsp ghee', 'allergen:allergy-dairy'],
+    ['dairy', '1 cup lactose-free milk', 'allergen:allergy-dairy'],
+    ['dairy', '1 tbsp whey powder', 'allergen:allergy-dairy'],
+    ['wheat', '1 cup spelt flour', 'allergen:allergy-wheat'],
+    ['wheat', '1 cup flour', 'allergen:allergy-wheat'],
+    ['wheat', '1 cup couscous', 'allergen:allergy-wheat'],
+    ['wheat', '1 cup breadcrumbs', 'allergen:allergy-wheat'],
+    ['gluten', '1 cup barley flour', 'allergen:allergy-gluten'],
+    ['gluten', '1 cup rye flour', 'allergen:allergy-gluten'],
+    ['gluten', '1 cup rolled oats', 'check-label:cross-gluten'],
+    ['gluten', '1 cup flour', 'allergen:allergy-gluten'],
+    ['grain', '1 cup brown rice flour', 'allergen:allergy-grain'],
+    ['grain', '1 cup millet flour', 'allergen:allergy-grain'],
+    ['grain', '1 cup rolled oats', 'allergen:allergy-grain'],
+    ['corn', '1 cup polenta', 'allergen:allergy-corn'],
+    ['corn', '1 tbsp cornstarch', 'allergen:allergy-corn'],
+    ['fish', '1 tbsp fish oil', 'allergen:allergy-fish'],
+    ['fish', '100 g cod', 'allergen:allergy-fish'],
+    ['egg', '1 tbsp mayonnaise', 'allergen:allergy-egg'],
+    ['egg', '1 egg white', 'allergen:allergy-egg'],
+    ['soy', '100 g tofu', 'allergen:allergy-soy'],
+    ['pork', '1 tbsp lard', 'allergen:allergy-pork'],
 ]);
 
 it('keeps a dog to its allow-list', function (): void {
@@ -111,14 +144,30 @@ it('takes pseudo-grains as grain only where the kitchen says so', function (): v
 it('excludes by condition', function (string $condition, string $line): void {
     expect(found(answer($line, ['dogs' => [dog('Rex', ['conditions' => [$condition]])]])))->toContain("allergen:excluded-$condition");
 })->with([
-    ['copper-storage', '100 g beef liver'], ['copper-storage', '100 g cooked mussels'], ['copper-storage', '1 cup chickpeas, tinned'], ['oxalate-stones', '1 cup spinach'], ['oxalate-stones', '1 sweet potato, boiled'],
-    ['oxalate-stones', '1 beetroot'], ['oxalate-stones', '1 cup buckwheat flour'], ['urate-stones', '100 g chicken livers'], ['urate-stones', '1 tin sardines, drained'], ['urate-stones', '1 tbsp nutritional yeast'],
+    ['copper-storage', '100 g beef liver'],
+    ['copper-storage', '100 g cooked mussels'],
+    ['copper-storage', '1 cup chickpeas, tinned'],
+    ['oxalate-stones', '1 cup spinach'],
+    ['oxalate-stones', '1 sweet potato, boiled'],
+    ['oxalate-stones', '1 beetroot'],
+    ['oxalate-stones', '1 cup buckwheat flour'],
+    ['urate-stones', '100 g chicken livers'],
+    ['urate-stones', '1 tin sardines, drained'],
+    ['urate-stones', '1 tbsp nutritional yeast'],
     ['shunt', '100 g kidney, ox'], ['diabetes', '1 tbsp honey'], ['diabetes', '2 tbsp molasses'],
 ]);
 
 it('refuses garlic to those who may never have it, even measured', function (array $more): void {
     expect(found(answer('1 clove garlic', ['dogs' => [dog('Rex', $more)], 'policy' => ['garlic' => 'measured']])))->toContain('never:allium');
-})->with([[['ageMonths' => 5]], [['conditions' => ['anaemia']]], [['conditions' => ['pregnant']]], [['breed' => 'Akita']], [['medicines' => ['anticoagulant']]], [['medicines' => ['surgery-planned']]], [['conditions' => ['liver']]]]);
+})->with([
+    [['ageMonths' => 5]],
+    [['conditions' => ['anaemia']]],
+    [['conditions' => ['pregnant']]],
+    [['breed' => 'Akita']],
+    [['medicines' => ['anticoagulant']]],
+    [['medicines' => ['surgery-planned']]],
+    [['conditions' => ['liver']]],
+]);
 
 it('caps measured garlic by the dose for this weight', function (): void {
     $ration = answer("2 cups oat flour\n1 egg\n1 clove garlic", ['dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 20], 'policy' => ['garlic' => 'measured']])['rations'][0];
@@ -130,7 +179,11 @@ it('caps measured garlic by the dose for this weight', function (): void {
 
 it('judges raw fish by the heat it gets', function (string $texture, string $finding): void {
     expect(found(answer('100 g salmon', ['bake' => ['texture' => $texture]])))->toContain($finding);
-})->with([['biscuit', 'caution:raw-salmonid-heat'], ['frozen', 'never:raw-salmonid'], ['none', 'never:raw-salmonid']]);
+})->with([
+    ['biscuit', 'caution:raw-salmonid-heat'],
+    ['frozen', 'never:raw-salmonid'],
+    ['none', 'never:raw-salmonid'],
+]);
 
 it('finds a food named only in a step, and its poison', function (): void {
     $answer = answer("2 cups oat flour\n1 egg", ['recipe' => ['steps' => "Mix the flour and egg.\nDust with cocoa."]]);

@@ -117,9 +117,13 @@ it('gives the sizes once the vet agrees, but not before', function (): void {
 it('refuses wishes that cannot be meant', function (array $more, string $path): void {
     expect(refusalOf('size', $more)->path)->toBe($path);
 })->with([
-    [['dogs' => [dog()]], '/wishes'], [['dogs' => [dog()], 'wishes' => []], '/wishes'], [['dogs' => [dog()], 'wishes' => [['dog' => 'Nobody', 'piecesPerDay' => 1]]], '/wishes/0/dog'],
-    [['dogs' => [dog()], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 0]]], '/wishes/0/piecesPerDay'], [['dogs' => [dog()], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 1], ['dog' => 'Rex', 'piecesPerDay' => 2]]], '/wishes/1/dog'],
-    [['dogs' => [dog()], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 1]], 'days' => 0], '/days'], [['dogs' => [dog()], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 1]], 'cut' => ['shape' => 'round', 'sideMm' => 3]], '/cut/sideMm'],
+    [['dogs' => [dog()]], '/wishes'],
+    [['dogs' => [dog()], 'wishes' => []], '/wishes'],
+    [['dogs' => [dog()], 'wishes' => [['dog' => 'Nobody', 'piecesPerDay' => 1]]], '/wishes/0/dog'],
+    [['dogs' => [dog()], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 0]]], '/wishes/0/piecesPerDay'],
+    [['dogs' => [dog()], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 1], ['dog' => 'Rex', 'piecesPerDay' => 2]]], '/wishes/1/dog'],
+    [['dogs' => [dog()], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 1]], 'days' => 0], '/days'],
+    [['dogs' => [dog()], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 1]], 'cut' => ['shape' => 'round', 'sideMm' => 3]], '/cut/sideMm'],
 ]);
 
 it('never makes a piece larger than asked', function (string $shape): void {
@@ -179,7 +183,15 @@ it('scales to days for these dogs, and to a tin; it warns of leaven and depth', 
 
 it('refuses to scale by nothing, by two things or out of all measure', function (array $by, string $path): void {
     expect(refusalOf('scale', ['by' => (object) $by, 'dogs' => [dog('Ada', ['allergies' => ['egg']])]])->path)->toBe($path);
-})->with([[[], '/by'], [['factor' => 2, 'pieces' => 3], '/by'], [['factor' => 0], '/by/factor'], [['days' => 3], '/by/days'], [['atHand' => ['line' => 9, 'grams' => 5]], '/by/atHand/line'], [['pieces' => 90000], '/by/pieces'], [['tin' => ['depthMm' => 10]], '/by/tin/widthMm']]);
+})->with([
+    [[], '/by'],
+    [['factor' => 2, 'pieces' => 3], '/by'],
+    [['factor' => 0], '/by/factor'],
+    [['days' => 3], '/by/days'],
+    [['atHand' => ['line' => 9, 'grams' => 5]], '/by/atHand/line'],
+    [['pieces' => 90000], '/by/pieces'],
+    [['tin' => ['depthMm' => 10]], '/by/tin/widthMm'],
+]);
 
 it('lets an occasion borrow from the days after, but no dose', function (): void {
     $dogs = [dog('Rex', ['weightKg' => 20, 'foodKcalPer100g' => 350])];

@@ -68,14 +68,24 @@ it('keeps to the jobs a person says the line does', function (): void {
 
 it('refuses a line that is none', function (array $more, string $path): void {
     expect(fn () => swapsFor('2 cups oat flour', ...$more))->toThrow(fn (RequestRefused $e) => expect($e->path)->toBe($path));
-})->with([[[5], '/line'], [[0, ['jobs' => ['dance']]], '/jobs/0'], [[0, ['swaps' => [['out' => 'x', 'in' => 'apple']]]], '/swaps/0/out'], [[0, ['swaps' => [['out' => 'apple', 'in' => 'apple']]]], '/swaps/0/in']]);
+})->with([
+    [[5], '/line'],
+    [[0, ['jobs' => ['dance']]], '/jobs/0'],
+    [[0, ['swaps' => [['out' => 'x', 'in' => 'apple']]]], '/swaps/0/out'],
+    [[0, ['swaps' => [['out' => 'apple', 'in' => 'apple']]]], '/swaps/0/in'],
+]);
 
 it('says what to work in when it is too wet or too dry', function (string $text, ?string $feels, string $ingredient): void {
     $answer = doughFor($text, $feels === null ? [] : ['feels' => $feels]);
     expect($answer['add']['ingredient'])->toBe($ingredient)->and($answer['says'])->toContain('a little at a time');
     $mended = answer("$text\n{$answer['add']['text']}")['batch']['feel'];
     expect($feels !== null || $mended === 'rolls cleanly')->toBeTrue($mended);
-})->with([["2 cups oat flour\n1 large egg", null, 'water'], ["200 g oat flour\n200 g water", null, 'oat-flour'], ["200 g oat flour\n100 g water", 'tacky, drop or ball', 'oat-flour'], ["200 g oat flour\n100 g water", 'crumbles', 'water']]);
+})->with([
+    ["2 cups oat flour\n1 large egg", null, 'water'],
+    ["200 g oat flour\n200 g water", null, 'oat-flour'],
+    ["200 g oat flour\n100 g water", 'tacky, drop or ball', 'oat-flour'],
+    ["200 g oat flour\n100 g water", 'crumbles', 'water'],
+]);
 
 it('needs flour to speak of wetness, and leaves a good dough alone', function (): void {
     expect(doughFor('1/2 cup water')['add'])->toBeNull()->and(doughFor("200 g oat flour\n1 large egg\n100 g water")['add'])->toBeNull();
