@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Portion;
 use MildBowl\Core\Formulate\Formulate;
 use MildBowl\Core\Formulate\Request;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Range;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
@@ -93,4 +97,14 @@ function schemaErrors(mixed $data, string $schema): string
     $result = $validator->validate(json_decode(json_encode($data, JSON_THROW_ON_ERROR)), json_decode((string) file_get_contents("$folder/$schema.json"))->{'$id'});
 
     return $result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()), JSON_THROW_ON_ERROR);
+}
+
+/** @param  array<string, float>  $grams  by ingredient */
+function dough(array $grams = ['oat-flour' => 200.0]): Dough
+{
+    $n = 0;
+
+    return new Dough(array_map(static function (string $id, float $mass) use (&$n): Portion {
+        return new Portion($n++, Catalogue::get($id), Range::exact($mass), '4-9-4');
+    }, array_keys($grams), $grams));
 }

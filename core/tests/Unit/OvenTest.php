@@ -3,24 +3,10 @@
 declare(strict_types=1);
 
 use MildBowl\Core\Baking\Cut;
-use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Baking\Heat;
-use MildBowl\Core\Baking\Portion;
 use MildBowl\Core\Baking\SheetPlan;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Baking\Tray;
-use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Range;
-
-/** @param  array<string, float>  $grams  by ingredient */
-function dough(array $grams = ['oat-flour' => 200.0]): Dough
-{
-    $n = 0;
-
-    return new Dough(array_map(static function (string $id, float $mass) use (&$n): Portion {
-        return new Portion($n++, Catalogue::get($id), Range::exact($mass), '4-9-4');
-    }, array_keys($grams), $grams));
-}
 
 function rounds(float $across, float $thick): Cut
 {
