@@ -10,6 +10,7 @@ use MildBowl\Core\Data;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Kitchen\ReadRecipe;
+use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Weigher;
 
 /**
@@ -306,7 +307,7 @@ final class Rescue
         if ($this->goals->has('low-sodium') && 100 * $sums[Bowl::SODIUM] / $kcal > Goals::LOW_SODIUM_PER_100_KCAL) {
             return false;
         }
-        if ($this->goals->fewerCalories !== null && $sums[Bowl::KCAL] / $sums[Bowl::MASS] > (1 - $this->goals->fewerCalories / 100) * $this->before[Bowl::KCAL] / max(1.0, $this->before[Bowl::MASS])) {
+        if ($this->goals->fewerCalories !== null && $this->kcalPerGramMended($choice, $sums) > (1 - $this->goals->fewerCalories / 100) * $this->before[Bowl::KCAL] / max(1.0, $this->before[Bowl::MASS])) {
             return false;
         }
         if ($this->goals->has('meat-first') && ! $this->staysMeatFirst($choice)) {
@@ -346,11 +347,36 @@ final class Rescue
     public function mending(array $choice): ?array
     {
         $sums = $this->bowl($choice);
+        $mend = $this->mend($choice, $sums);
+        if ($mend === null) {
+            return null;
+        }
+        // a goal in calories leaves no room for what a kitchen measure rounds
+        $within = $this->goals->fewerCalories === null ? 0.03 * Bowl::shortened($sums) : 0.5;
+        $like = $mend['line'] === null ? null : $this->recipe->lines[$mend['line']];
+        $change = $mend['grams'] - $mend['was'];
+        $how = match (true) {
+            $mend['line'] !== null => LineWriter::grams(abs($change)).($change > 0 ? ' more.' : ' held back.'),
+            $mend['ingredient'] === 'water' => LineWriter::grams($change).' more water.',
+            default => LineWriter::grams($change).' more flour.',
+        };
+
+        return ['text' => $this->writer->nearly($mend['ingredient'], $mend['grams'], $within, $like), 'line' => $mend['line'], 'reason' => "Keeps the dough as wet as it was: $how"];
+    }
+
+    /**
+     * The food that is changed or added, its grams before and after, and its line.
+     *
+     * @param  list<int>  $choice
+     * @param  list<float>  $sums
+     * @return array{ingredient: string, was: float, grams: float, line: ?int}|null
+     */
+    private function mend(array $choice, array $sums): ?array
+    {
         if ($this->before[Bowl::UPTAKE] <= 0.0 || $this->off($sums) <= self::SMALL_WETNESS) {
             return null;
         }
         $missing = $this->waterMissing($sums);
-        $within = 0.03 * Bowl::shortened($sums);
         $wettest = $bulk = null;
         foreach ($choice as $line => $index) {
             $option = $this->options[$line][$index];
@@ -360,8 +386,8 @@ final class Rescue
             }
             $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
             $wet = $option->action === Option::KEEP && $share >= self::WATERY && in_array('wet', Jobs::can($portion->ingredient), true);
-            if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $portion->ingredient->id === 'water') && ($wettest === null || $portion->grams->best > $wettest[1])) {
-                $wettest = [$line, $portion->grams->best, $portion->grams->best + $missing / $share, $portion->ingredient->id];
+            if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $portion->ingredient->id === 'water') && ($wettest === null || $portion->grams->best > $wettest['was'])) {
+                $wettest = ['ingredient' => $portion->ingredient->id, 'was' => $portion->grams->best, 'grams' => $portion->grams->best + $missing / $share, 'line' => $line];
             }
             $uptake = (Data::tables()['uptake'][$portion->ingredient->id][0] ?? 0.0);
             if ($uptake > 0 && $uptake < 2 && ($bulk === null || $portion->grams->best > $bulk[1])) {
@@ -369,19 +395,29 @@ final class Rescue
             }
         }
         if ($wettest !== null) {
-            $change = $wettest[2] - $wettest[1];
-
-            return ['text' => $this->writer->nearly($wettest[3], $wettest[2], $within, $this->recipe->lines[$wettest[0]]), 'line' => $wettest[0], 'reason' => 'Keeps the dough as wet as it was: '.LineWriter::grams(abs($change)).($change > 0 ? ' more.' : ' held back.')];
+            return $wettest;
         }
         if ($missing > 0) {
-            return ['text' => $this->writer->nearly('water', $missing, $within), 'line' => null, 'reason' => 'Keeps the dough as wet as it was: '.LineWriter::grams($missing).' more water.'];
-        }
-        if ($bulk === null) {
-            return null;
+            return ['ingredient' => 'water', 'was' => 0.0, 'grams' => $missing, 'line' => null];
         }
         // flour brings a little water of its own
-        $grams = -$missing / (($this->dough->wetness ?? 1.0) * $bulk[2] - 0.1);
+        $grams = $bulk === null ? 0.0 : -$missing / (($this->dough->wetness ?? 1.0) * $bulk[2] - 0.1);
 
-        return $grams <= 0 ? null : ['text' => $this->writer->nearly($bulk[0], $grams, $within), 'line' => null, 'reason' => 'Keeps the dough as wet as it was: '.LineWriter::grams($grams).' more flour.'];
+        return $bulk === null || $grams <= 0 ? null : ['ingredient' => $bulk[0], 'was' => 0.0, 'grams' => $grams, 'line' => null];
+    }
+
+    /**
+     * kcal in a gram of the bowl as it will be mixed, its wetness mended.
+     *
+     * @param  list<int>  $choice
+     * @param  list<float>  $sums
+     */
+    private function kcalPerGramMended(array $choice, array $sums): float
+    {
+        $mend = $this->mend($choice, $sums);
+        $change = $mend === null ? 0.0 : $mend['grams'] - $mend['was'];
+        $kcal = $mend === null ? 0.0 : $change * (Catalogue::get($mend['ingredient'])->composition->kcal ?? 0.0) / 100;
+
+        return ($sums[Bowl::KCAL] + $kcal) / max(1.0, $sums[Bowl::MASS] + $change);
     }
 }

@@ -171,3 +171,22 @@ it('brings something new in slowly', function (): void {
     $full = $ration['explain']['ramp'][2]['pieces'];
     expect(array_column($ration['explain']['ramp'], 'days'))->toBe(['days 1–2', 'days 3–4', 'from day 5'])->and($ration['ifCleared'])->toBe($ration['explain']['ramp'][0]['pieces'])->and($full)->toBeGreaterThanOrEqual(4 * $ration['ifCleared']);
 });
+
+it('judges portions cut and baked alike as if they were one', function (int $seed): void {
+    mt_srand($seed);
+    $lines = someLines();
+    shuffle($lines);
+    $text = implode("\n", array_slice($lines, 0, 9));
+    $more = ['dogs' => someDogs(), 'cut' => ['shape' => 'round', 'diameterMm' => mt_rand(10, 40), 'thicknessMm' => 6], 'bake' => ['texture' => ['biscuit', 'soft', 'none', 'hard'][mt_rand(0, 3)]]];
+    $whole = answer($text, $more);
+    $parts = answer($text, $more + ['portions' => [['name' => 'one', 'dogs' => ['Quill', 'Bosun'], 'share' => 0.4], ['name' => 'two', 'dogs' => ['Biscay'], 'share' => 0.1]]]);
+    $sorted = static function (array $codes): array {
+        sort($codes);
+
+        return $codes;
+    };
+    expect($sorted(found($parts)))->toBe($sorted(found($whole)))
+        ->and(array_column($parts['rations'], 'ifCleared'))->toBe(array_column($whole['rations'], 'ifCleared'))
+        ->and(array_column($parts['verdict']['dogs'], 'cleared'))->toBe(array_column($whole['verdict']['dogs'], 'cleared'))
+        ->and($parts['verdict']['cleared'])->toBe($whole['verdict']['cleared']);
+})->with(range(1, 25));

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\Formulate\Node;
+use MildBowl\Core\Formulate\RequestRefused;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Swaps\RescueQuestion;
+
+/**
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function rescued(string $text, array $more): array
+{
+    return RescueQuestion::answer(Node::decode(json_encode($more + ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 100]], JSON_THROW_ON_ERROR)));
+}
+
+const PLAIN_LOAF = "1 cup whole wheat flour\n1 cup oat flour\n1 large egg\n1/2 cup plain yogurt\n2 tbsp olive oil\n1/4 cup water";
+
+it('keeps out what a goal names, in every answer', function (string $goal, string $group): void {
+    $answer = rescued(PLAIN_LOAF, ['goals' => [$goal]]);
+    expect($answer['rescues'])->not->toBe([]);
+    foreach ($answer['rescues'] as $rescue) {
+        foreach (answer($rescue['recipeText'])['lines'] as $line) {
+            expect($line['ingredient'])->not->toBeNull()->and(Catalogue::get($line['ingredient'])->isCoveredBy($group))->toBeFalse("{$rescue['recipeText']} is not $goal");
+        }
+    }
+})->with([
+    ['gluten-free', 'gluten'],
+    ['grain-free', 'grain'],
+    ['egg-free', 'egg'],
+    ['dairy-free', 'dairy'],
+]);
+
+it('reaches a goal that is a figure', function (string $goal, callable $holds): void {
+    $before = answer(PLAIN_LOAF, ['cut' => ['shape' => 'pieces', 'count' => 100]]);
+    $answer = rescued(PLAIN_LOAF, ['goals' => [$goal]]);
+    expect($answer['rescues'])->not->toBe([]);
+    foreach ($answer['rescues'] as $rescue) {
+        expect($holds($before, answer($rescue['recipeText'], ['cut' => ['shape' => 'pieces', 'count' => 100]])))->toBeTrue($rescue['recipeText']);
+    }
+})->with([
+    'low fat' => ['low-fat', fn (array $before, array $after): bool => 100 * $after['piece']['nutrients']['fatG'] / $after['piece']['kcal']['best'] <= 2.55],
+    'low sodium' => ['low-sodium', fn (array $before, array $after): bool => 100 * $after['piece']['nutrients']['sodiumMg'] / $after['piece']['kcal']['best'] <= 81.0],
+    'a tenth fewer calories' => ['fewer-calories:10', fn (array $before, array $after): bool => $after['batch']['kcal']['best'] / $after['batch']['doughGrams']['best'] <= 0.905 * $before['batch']['kcal']['best'] / $before['batch']['doughGrams']['best']],
+]);
+
+it('leaves one animal in a recipe that is to have one', function (): void {
+    $answer = rescued("200 g minced turkey\n1 cup oat flour\n1 large egg\n1/4 cup water", ['goals' => ['single-protein']]);
+    foreach ($answer['rescues'] as $rescue) {
+        $animals = [];
+        foreach (answer($rescue['recipeText'])['lines'] as $line) {
+            foreach (['turkey', 'chicken', 'egg', 'fish', 'beef', 'pork', 'dairy', 'gelatin'] as $animal) {
+                if (Catalogue::get((string) $line['ingredient'])->inGroup($animal)) {
+                    $animals[$animal] = true;
+                }
+            }
+        }
+        expect(count($animals))->toBeLessThanOrEqual(1, $rescue['recipeText']);
+    }
+    expect($answer['rescues'])->not->toBe([]);
+});
+
+it('brings nothing new to a dog that is to have nothing new, and only what an allow-list names', function (): void {
+    $dogs = [dog('Ferris', ['newIngredients' => ['sorghum-flour', 'millet-flour']]), dog('Tuppence', ['allergies' => ['gluten']])];
+    foreach (rescued(PLAIN_LOAF, ['dogs' => $dogs, 'goals' => ['nothing-new:Ferris']])['rescues'] as $rescue) {
+        expect($rescue['recipeText'])->not->toContain('sorghum')->not->toContain('millet');
+    }
+    $listed = [dog('Tuppence', ['allowList' => ['rabbit', 'parsnip', 'sorghum-flour', 'water', 'egg', 'olive-oil']])];
+    foreach (rescued(PLAIN_LOAF, ['dogs' => $listed, 'goals' => ['allow-list']])['rescues'] as $rescue) {
+        foreach (answer($rescue['recipeText'])['lines'] as $line) {
+            expect(in_array($line['ingredient'], ['rabbit', 'parsnip', 'sorghum-flour', 'water', 'egg', 'olive-oil'], true))->toBeTrue($rescue['recipeText']);
+        }
+    }
+});
+
+it('uses what is at hand where it can, and what a dog likes', function (): void {
+    $dogs = [dog('Ada', ['allergies' => ['wheat']])];
+    $flours = ['oat-flour', 'sorghum-flour', 'millet-flour', 'buckwheat-flour', 'brown-rice-flour'];
+    foreach (['millet-flour' => 'millet', 'buckwheat-flour' => 'buckwheat', 'brown-rice-flour' => 'brown rice'] as $atHand => $word) {
+        $rescue = rescued("2 cups whole wheat flour\n1 large egg\n1/2 cup water", ['dogs' => $dogs, 'atHand' => [$atHand, 'egg', 'water']])['rescues'][0];
+        expect($rescue['recipeText'])->toContain("$word flour");
+    }
+    $liked = rescued("2 cups oat flour\n1/4 cup raisins\n1/2 cup water", ['dogs' => [dog('Ada')], 'dislikes' => ['Ada' => ['blueberry']]])['rescues'][0];
+    expect($liked['recipeText'])->not->toContain('blueberries')->and($flours)->toHaveCount(5);
+});
+
+it('says plainly when goals cannot be reached together', function (): void {
+    $answer = rescued("2 cups oat flour\n1/2 cup water", ['goals' => ['meat-first', 'grain-free']]);
+    expect($answer['rescues'])->toBe([])->and($answer['why'])->not->toBe('');
+});
+
+it('refuses goals that nobody knows', function (string $goal, string $path): void {
+    try {
+        rescued(PLAIN_LOAF, ['goals' => [$goal]]);
+        $found = null;
+    } catch (RequestRefused $refused) {
+        $found = $refused->path;
+    }
+    expect($found)->toBe($path);
+})->with([
+    ['tasty', '/goals/0'],
+    ['fewer-calories:0', '/goals/0'],
+    ['fewer-calories:95', '/goals/0'],
+    ['fewer-calories:many', '/goals/0'],
+    ['nothing-new:Nobody', '/goals/0'],
+]);
