@@ -11,6 +11,7 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Kitchen\ReadRecipe;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Pantry\Weigher;
 
 /**
@@ -19,6 +20,8 @@ use MildBowl\Core\Pantry\Weigher;
 final class Rescue
 {
     private const SMALL_WETNESS = 0.05;
+
+    private const ANIMALS = ['chicken', 'turkey', 'duck', 'beef', 'lamb', 'pork', 'venison', 'rabbit', 'bison', 'kangaroo', 'horse', 'goat', 'fish', 'shellfish', 'egg', 'dairy', 'insect'];
 
     /** Share of water from which a line can be poured more or less of. */
     private const WATERY = 0.8;
@@ -41,8 +44,11 @@ final class Rescue
     /** @var list<list<Option>> */
     public readonly array $options;
 
-    /** @var list<list<list<float>>> bowl of each option of each line */
+    /** @var list<list<list<float>>> bowl of each option of each line, with the columns of the goals behind it */
     public array $bowls = [];
+
+    /** Where the columns of the goals begin. */
+    private readonly int $goalAt;
 
     private int $jobsBefore = 0;
 
@@ -78,6 +84,7 @@ final class Rescue
         $this->dough = new Dough(array_values(array_filter($this->portions)));
         $this->density = $this->dough->density();
         $this->before = Bowl::of($this->dough->portions, $this->table->substances);
+        $this->goalAt = count($this->before);
         $this->meatFirst = $this->isMeatFirst($this->dough->portions);
         $this->jobs = $jobs = Jobs::of($this->dough->portions);
         foreach ($jobs as $does) {
@@ -86,10 +93,95 @@ final class Rescue
         $maker = new LineOptions($request, $goals, $dislikes, $atHand, $this->weights, $own, $weigher, $this->writer, $this->dough);
         $options = [];
         foreach ($recipe->lines as $index => $line) {
-            $options[] = $ofLine = $maker->of($line, $this->portions[$index], $jobs[$index] ?? []);
-            $this->bowls[] = array_map(fn (Option $option): array => Bowl::of($option->portions, $this->table->substances), $ofLine);
+            $options[] = $maker->of($line, $this->portions[$index], $jobs[$index] ?? []);
         }
         $this->options = $options;
+        $target = (1 - ($goals->fewerCalories ?? 0.0) / 100) * $this->before[Bowl::KCAL] / max(1.0, $this->before[Bowl::MASS]);
+        $dried = $this->leastByDrying($target);
+        foreach ($options as $ofLine) {
+            $this->bowls[] = array_map(fn (Option $option): array => $this->withGoals(Bowl::of($option->portions, $this->table->substances), $target, $dried), $ofLine);
+        }
+    }
+
+    /**
+     * Behind the sums of a bowl, how far it stands over each goal that is a figure: the goal is met where the sum over all lines is not
+     * above nothing. Calories stand twice, as a bowl that is too wet and as one that is too dry will be mended: one of the two must hold.
+     *
+     * @param  list<float>  $bowl
+     * @param  float  $target  kcal in a gram that the goal allows
+     * @param  float  $dried  by leastByDrying()
+     * @return list<float>
+     */
+    private function withGoals(array $bowl, float $target, float $dried): array
+    {
+        if ($this->goalColumns() === []) {
+            return $bowl;
+        }
+        $over = $bowl[Bowl::KCAL] - $target * $bowl[Bowl::MASS];
+        $excess = $bowl[Bowl::WATER] - ($this->dough->wetness ?? 0.0) * $bowl[Bowl::UPTAKE];
+
+        return [
+            ...$bowl,
+            $over + $dried * ($excess - self::SMALL_WETNESS * $bowl[Bowl::UPTAKE]),
+            $over + $target * $excess,
+            $bowl[Bowl::FAT] - Goals::LOW_FAT_PER_100_KCAL / 100 * $bowl[Bowl::KCAL],
+            $bowl[Bowl::SODIUM] - Goals::LOW_SODIUM_PER_100_KCAL / 100 * $bowl[Bowl::KCAL],
+        ];
+    }
+
+    /** kcal over a target that mending costs at least for each gram of water too much: less of something wet, or more of a flour. */
+    private function leastByDrying(float $target): float
+    {
+        $least = INF;
+        foreach ($this->options as $options) {
+            foreach ($options as $option) {
+                foreach ($option->portions as $portion) {
+                    $kcal = ($portion->ingredient->composition->kcal ?? 0.0) / 100;
+                    $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
+                    $uptake = Data::tables()['uptake'][$portion->ingredient->id][0] ?? 0.0;
+                    $drinks = ($this->dough->wetness ?? 1.0) * $uptake - 0.1;
+                    $least = min($least, $share >= self::WATERY ? ($target - $kcal) / $share : INF, $uptake > 0 && $uptake < 2 && $drinks > 0 ? ($kcal - $target) / $drinks : INF);
+                }
+            }
+        }
+
+        return $least === INF ? 0.0 : max(0.0, $least);
+    }
+
+    /** @return list<non-empty-list<int>> columns of the goals that are figures, for the search */
+    public function goalColumns(): array
+    {
+        return [
+            ...($this->goals->fewerCalories === null ? [] : [[$this->goalAt, $this->goalAt + 1]]),
+            ...($this->goals->has('low-fat') ? [[$this->goalAt + 2]] : []),
+            ...($this->goals->has('low-sodium') ? [[$this->goalAt + 3]] : []),
+        ];
+    }
+
+    /**
+     * Dogs for whom some choice would leave less than a quarter piece: only these are looked at on the way down.
+     *
+     * @return list<int>
+     */
+    public function tight(int $serves): array
+    {
+        $worst = $best = array_fill(0, $this->goalAt, 0.0);
+        foreach ($this->bowls as $options) {
+            foreach ($worst as $n => $sum) {
+                $column = [0.0, ...array_column($options, $n)];
+                $worst[$n] = $sum + max($column);
+                $best[$n] += min($column);
+            }
+        }
+        $worst[Bowl::MASS] = $best[Bowl::MASS];
+        $tight = [];
+        foreach (array_keys($this->request->dogs) as $n) {
+            if (($serves >> $n & 1) === 1 && $this->table->hasRation($n) && $this->table->pieces($n, $worst, $this->density) < 0.25) {
+                $tight[] = $n;
+            }
+        }
+
+        return $tight;
     }
 
     /** @return list<string> lines that must be settled by the person before anything can be worked out */
@@ -126,7 +218,7 @@ final class Rescue
      */
     private function bowl(array $choice): array
     {
-        $sums = array_fill(0, count($this->before), 0.0);
+        $sums = array_fill(0, count($this->bowls[0][0] ?? []), 0.0);
         foreach ($choice as $line => $index) {
             foreach ($this->bowls[$line][$index] as $n => $amount) {
                 $sums[$n] += $amount;
@@ -202,9 +294,16 @@ final class Rescue
      * @param  list<float>  $least  that is to come
      * @param  list<float>  $most
      * @param  int  $jobs  done, or still possible
+     * @param  list<int>  $tight  dogs that might be left with less than a quarter piece
+     * @return float infinite where no completion can be
      */
-    public function bound(array $sums, array $least, array $most, int $jobs): float
+    public function bound(array $sums, array $least, array $most, int $jobs, array $tight = []): float
     {
+        foreach ($tight as $n) {
+            if (! $this->table->mayStillServe($n, $sums, $least, $sums[Bowl::MASS] + $most[Bowl::MASS], $this->density)) {
+                return INF;
+            }
+        }
         $cost = 0.0;
         $missing = $this->jobsBefore & ~$jobs;
         if ($missing !== 0) {
@@ -326,15 +425,82 @@ final class Rescue
         $animals = [];
         foreach ($choice as $line => $index) {
             foreach ($this->options[$line][$index]->portions as $portion) {
-                foreach (['chicken', 'turkey', 'duck', 'beef', 'lamb', 'pork', 'venison', 'rabbit', 'bison', 'kangaroo', 'horse', 'goat', 'fish', 'shellfish', 'egg', 'dairy', 'insect'] as $animal) {
-                    if ($portion->ingredient->inGroup($animal)) {
-                        $animals[$animal] = true;
-                    }
-                }
+                $animals += self::animalsIn($portion->ingredient);
             }
         }
 
         return $animals;
+    }
+
+    /** @return array<string, true> */
+    private static function animalsIn(Ingredient $food): array
+    {
+        $animals = [];
+        foreach (self::ANIMALS as $animal) {
+            if ($food->inGroup($animal)) {
+                $animals[$animal] = true;
+            }
+        }
+
+        return $animals;
+    }
+
+    /**
+     * The goals that no sum can tell (one animal, meat first) as narrower searches: the best of all of them is the best there is.
+     *
+     * @return list<(callable(int, Option): bool)>|null null where there is no such goal
+     */
+    public function narrowings(): ?array
+    {
+        if (! $this->goals->has('single-protein') && ! $this->goals->has('meat-first')) {
+            return null;
+        }
+        $animals = [];
+        $meats = [];
+        foreach ($this->options as $line => $options) {
+            foreach ($options as $option) {
+                foreach ($option->portions as $portion) {
+                    $animals += self::animalsIn($portion->ingredient);
+                    if (Bowl::isMeat($portion)) {
+                        $meats[] = [$line, $option, $portion->grams->best];
+                    }
+                }
+            }
+        }
+        $byAnimal = static fn (?string $only): callable => static function (int $line, Option $option) use ($only): bool {
+            foreach ($option->portions as $portion) {
+                if (array_diff(array_keys(self::animalsIn($portion->ingredient)), [$only]) !== []) {
+                    return false;
+                }
+            }
+
+            return true;
+        };
+        $byMeat = static fn (int $of, Option $meat, float $grams): callable => static function (int $line, Option $option) use ($of, $meat, $grams): bool {
+            if ($line === $of) {
+                return $option === $meat;
+            }
+            foreach ($option->portions as $portion) {
+                if ($portion->ingredient->id !== 'water' && $portion->grams->best > $grams) {
+                    return false;
+                }
+            }
+
+            return true;
+        };
+        $one = $this->goals->has('single-protein') ? array_map($byAnimal, [null, ...array_keys($animals)]) : [static fn (int $line, Option $option): bool => true];
+        if (! $this->goals->has('meat-first')) {
+            return $one;
+        }
+        $narrowings = [];
+        foreach ($meats as [$line, $option, $grams]) {
+            $first = $byMeat($line, $option, $grams);
+            foreach ($one as $animal) {
+                $narrowings[] = static fn (int $at, Option $candidate): bool => $first($at, $candidate) && $animal($at, $candidate);
+            }
+        }
+
+        return $narrowings;
     }
 
     /**

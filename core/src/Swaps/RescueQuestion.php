@@ -24,6 +24,11 @@ final class RescueQuestion
     /** Dogs for which every split into tables is tried. */
     private const MOST_SPLIT = 8;
 
+    /** Steps that one search may take, and all of one question together: a hard question is answered with what was found, and says so. */
+    private const ONE_SEARCH = 40_000;
+
+    private int $patience = 120_000;
+
     private readonly Rescue $rescue;
 
     /** Dogs that could be served by some recipe; bit n is dog n. */
@@ -157,7 +162,24 @@ final class RescueQuestion
      */
     private function best(int $serves, ?callable $allowed = null): ?array
     {
-        return Solver::solve($this->rescue->options, $this->rescue->bowls, $serves, fn (array $choice, array $sums, float $limit): ?float => $this->rescue->rest($choice, $sums, $serves, $limit), $allowed, bound: $this->rescue->bound(...));
+        $tight = $this->rescue->tight($serves);
+        $best = null;
+        foreach ($this->rescue->narrowings() ?? [null] as $narrow) {
+            $may = $narrow === null ? $allowed : ($allowed === null ? $narrow : static fn (int $line, Option $option): bool => $narrow($line, $option) && $allowed($line, $option));
+            $steps = 0;
+            $found = $this->patience <= 0 ? null : Solver::solve(
+                $this->rescue->options, $this->rescue->bowls, $serves,
+                fn (array $choice, array $sums, float $limit): ?float => $this->rescue->rest($choice, $sums, $serves, $limit),
+                $may, min($this->patience, self::ONE_SEARCH),
+                fn (array $sums, array $least, array $most, int $jobs): float => $this->rescue->bound($sums, $least, $most, $jobs, $tight), $steps, $this->rescue->goalColumns(),
+            );
+            $this->patience -= $steps;
+            if ($found !== null && ($best === null || $found['cost'] < $best['cost'])) {
+                $best = $found;
+            }
+        }
+
+        return $best;
     }
 
     /** @return array{int, array{choice: list<int>, cost: float, optimal: bool}|null} the most dogs that one batch can serve */

@@ -23,6 +23,8 @@ final class Solver
 
     private int $limit = 0;
 
+    private int $steps = 0;
+
     /** @var list<float> cheapest that is left from each line on */
     private array $left = [];
 
@@ -44,6 +46,15 @@ final class Solver
     /** @var array<int, int> option by line */
     private array $chosen = [];
 
+    /** Sums of a goal may stand over nothing by their own rounding. */
+    private const SLACK = 0.03;
+
+    /** @var list<array<int, float>> what the cheapest options of the lines from each depth on bring to a goal's column */
+    private array $base = [];
+
+    /** @var list<array<int, list<array{float, float}>>> how much each line from each depth on can take off a goal's column: for a unit of cost, and in all; the best rate first */
+    private array $relief = [];
+
     /**
      * @param  list<list<Option>>  $options  by line
      * @param  list<list<list<float>>>  $bowls  what each option brings, summed on the way down
@@ -51,8 +62,9 @@ final class Solver
      *                                                              be, or when it comes to more than the figure given
      * @param  (callable(array<int, float>, list<float>, list<float>, int): float)|null  $bound  the least the whole bowl can add, from its sums so far, the least and the
      *                                                                                  most that is to come, and the jobs done or still to be done
+     * @param  list<non-empty-list<int>>  $goals
      */
-    private function __construct(private readonly array $options, private readonly array $bowls, private readonly mixed $rest, private readonly mixed $bound, private readonly int $patience) {}
+    private function __construct(private readonly array $options, private readonly array $bowls, private readonly mixed $rest, private readonly mixed $bound, private readonly int $patience, private readonly array $goals) {}
 
     /**
      * @param  list<list<Option>>  $options
@@ -61,11 +73,13 @@ final class Solver
      * @param  callable(list<int>, list<float>, float): ?float  $rest
      * @param  callable(int, Option): bool|null  $allowed
      * @param  (callable(array<int, float>, list<float>, list<float>, int): float)|null  $bound
+     * @param  int  $steps  counts what the search took
+     * @param  list<non-empty-list<int>>  $goals  columns that must not come to more than nothing; of each group one is enough
      * @return array{choice: list<int>, cost: float, optimal: bool}|null
      */
-    public static function solve(array $options, array $bowls, int $serves, callable $rest, ?callable $allowed = null, int $patience = 400_000, ?callable $bound = null): ?array
+    public static function solve(array $options, array $bowls, int $serves, callable $rest, ?callable $allowed = null, int $patience = 400_000, ?callable $bound = null, int &$steps = 0, array $goals = []): ?array
     {
-        $solver = new self($options, $bowls, $rest, $bound, $patience);
+        $solver = new self($options, $bowls, $rest, $bound, $patience, $goals);
         foreach ($options as $line => $list) {
             $order = [];
             foreach ($list as $index => $option) {
@@ -80,6 +94,7 @@ final class Solver
             $solver->order[] = $order;
         }
         $solver->run();
+        $steps += $solver->steps;
 
         return $solver->found === null ? null : ['choice' => $solver->found, 'cost' => $solver->best, 'optimal' => $solver->visited < $patience];
     }
@@ -103,6 +118,7 @@ final class Solver
             $this->prepareBounds();
             $this->chosen = array_fill(0, count($this->options), 0);
             $this->descend(0, 0.0, 0, array_fill(0, count($this->bowls[0][0] ?? []), 0.0));
+            $this->steps += $this->visited;
             if ($this->visited < $this->limit) {
                 return;
             }
@@ -144,6 +160,70 @@ final class Solver
         $this->least = array_reverse($leasts);
         $this->most = array_reverse($mosts);
         $this->jobsLeft = array_reverse($jobsLeft);
+        $this->prepareGoals();
+    }
+
+    private function prepareGoals(): void
+    {
+        $columns = array_merge(...$this->goals);
+        $base = array_fill_keys($columns, 0.0);
+        $relief = array_fill_keys($columns, []);
+        $bases = $reliefs = [];
+        foreach (array_reverse($this->lines) as $line) {
+            $bases[] = $base;
+            $reliefs[] = $relief;
+            $cheapest = $this->cheapest($line);
+            foreach ($columns as $column) {
+                $own = INF;
+                foreach ($this->order[$line] as $index) {
+                    $own = $this->options[$line][$index]->cost <= $cheapest ? min($own, $this->bowls[$line][$index][$column]) : $own;
+                }
+                $base[$column] += $own;
+                $most = $rate = 0.0;
+                foreach ($this->order[$line] as $index) {
+                    $dearer = $this->options[$line][$index]->cost - $cheapest;
+                    $off = $own - $this->bowls[$line][$index][$column];
+                    if ($dearer > 0.0 && $off > 0.0) {
+                        [$most, $rate] = [max($most, $off), max($rate, $off / $dearer)];
+                    }
+                }
+                if ($rate > 0.0) {
+                    $relief[$column][] = [$rate, $most];
+                    usort($relief[$column], static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+                }
+            }
+        }
+        $this->base = array_reverse($bases);
+        $this->relief = array_reverse($reliefs);
+    }
+
+    /**
+     * The least that the lines from a depth on must cost beyond their cheapest options so that the goals are met: each line takes off at
+     * most what it can, at its best rate, the best rates first.
+     *
+     * @param  array<int, float>  $bowl
+     */
+    private function goalsCost(int $depth, array $bowl): float
+    {
+        $most = 0.0;
+        foreach ($this->goals as $columns) {
+            $least = INF;
+            foreach ($columns as $column) {
+                $over = $bowl[$column] + $this->base[$depth][$column] - self::SLACK;
+                $cost = 0.0;
+                foreach ($over > 0.0 ? $this->relief[$depth][$column] : [] as [$rate, $off]) {
+                    $cost += min($over, $off) / $rate;
+                    $over -= $off;
+                    if ($over <= 0.0) {
+                        break;
+                    }
+                }
+                $least = min($least, $over > 0.0 ? INF : $cost);
+            }
+            $most = max($most, $least);
+        }
+
+        return $most;
     }
 
     private function cheapest(int $line): float
@@ -179,7 +259,11 @@ final class Solver
                 $bowl[$n] += $amount;
             }
             $done = $jobs | $this->options[$line][$index]->jobs;
-            if ($this->bound !== null && $sum + $this->left[$depth] + ($this->bound)($bowl, $this->least[$depth], $this->most[$depth], $done | $this->jobsLeft[$depth]) >= $this->best - 1e-9) {
+            $goals = $this->goals === [] ? 0.0 : $this->goalsCost($depth, $bowl);
+            if ($sum + $this->left[$depth] + $goals >= $this->best - 1e-9) {
+                continue;
+            }
+            if ($this->bound !== null && $sum + $this->left[$depth] + $goals + ($this->bound)($bowl, $this->least[$depth], $this->most[$depth], $done | $this->jobsLeft[$depth]) >= $this->best - 1e-9) {
                 continue;
             }
             $this->descend($depth + 1, $sum, $done, $bowl);

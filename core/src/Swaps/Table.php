@@ -55,6 +55,31 @@ final readonly class Table
     }
 
     /**
+     * Whether a bowl that is still being chosen could leave a dog a quarter piece: with the least that is to come, in the greatest mass.
+     *
+     * @param  array<int, float>  $sums
+     * @param  list<float>  $least
+     */
+    public function mayStillServe(int $dog, array $sums, array $least, float $mass, float $density): bool
+    {
+        $ration = $this->rations[$dog];
+        if ($ration === null) {
+            return false;
+        }
+        $quarters = 4 * ($this->cut->count() ?? $mass * $this->cut->used() / ((float) $this->cut->pieceMl() * $density));
+        if ($sums[Bowl::KCAL] + $least[Bowl::KCAL] > $ration['budget'] * $quarters) {
+            return false;
+        }
+        foreach ($ration['caps'] as [$substance, $cap]) {
+            if ($cap * $quarters < $sums[Bowl::FIRST_DOSE + $substance] + $least[Bowl::FIRST_DOSE + $substance]) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
      * Pieces a day of a bowl, before the ramp for something new.
      *
      * @param  list<float>  $bowl

@@ -94,10 +94,10 @@ it('clears what it says it clears', function (int $seed): void {
     }
 })->with(range(1, 60));
 
-it('finds nothing dearer than trying everything', function (int $seed): void {
+it('finds nothing dearer than trying everything', function (int $seed, array $goals): void {
     [$text, $dogs] = brokenRecipe($seed, 4);
     $request = Request::fromJson(json_encode(['version' => 1, 'recipe' => ['text' => $text], 'dogs' => $dogs, 'cut' => ['shape' => 'pieces', 'count' => 120]], JSON_THROW_ON_ERROR));
-    $rescue = new Rescue($request, RecipeReader::read($text, ''), Goals::from(null, $request->dogs), [], []);
+    $rescue = new Rescue($request, RecipeReader::read($text, ''), Goals::from(new Node($goals, '/goals'), $request->dogs), [], []);
     $all = (1 << count($dogs)) - 1;
     $best = INF;
     $try = function (array $choice, float $cost) use (&$try, &$best, $rescue, $all): void {
@@ -124,7 +124,23 @@ it('finds nothing dearer than trying everything', function (int $seed): void {
     $solved = Solver::solve($rescue->options, $rescue->bowls, $all, fn (array $choice, array $sums, float $limit): ?float => $rescue->rest($choice, $sums, $all, $limit));
 
     expect($solved['cost'] ?? INF)->toEqualWithDelta($best, 1e-9);
-})->with(range(1, 40));
+    // the whole question, with its bounds and narrower searches
+    $answer = rescue($text, ['dogs' => $dogs, 'goals' => $goals]);
+    expect($answer['why'] === null)->toBe($best < INF);
+    if ($answer['why'] === null) {
+        expect($answer['rescues'][0]['cost'])->toEqualWithDelta($best, 1e-4)->and($answer['rescues'][0]['optimal'])->toBeTrue();
+    }
+})->with(function () {
+    for ($seed = 1; $seed <= 40; $seed++) {
+        yield "$seed, cleared" => [$seed, []];
+    }
+    foreach (['fewer-calories:5', 'fewer-calories:15', 'low-fat', 'low-sodium', 'single-protein', 'meat-first', 'gluten-free'] as $goal) {
+        for ($seed = 1; $seed <= 6; $seed++) {
+            yield "$seed, $goal" => [$seed, [$goal]];
+        }
+    }
+    yield 'two goals' => [3, ['low-fat', 'fewer-calories:10']];
+});
 
 it('reaches each goal on a recipe that is already clear', function (string $goal, string $text, callable $reached): void {
     $plan = rescue($text, ['dogs' => [['name' => 'Bosun', 'weightKg' => 19, 'ageMonths' => 40, 'newIngredients' => ['venison']]], 'goals' => [$goal]])['rescues'][0] ?? null;
