@@ -10,8 +10,6 @@ use MildBowl\Core\Data;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Kitchen\ReadRecipe;
-use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Pantry\Weigher;
 
 /**
@@ -19,13 +17,6 @@ use MildBowl\Core\Pantry\Weigher;
  */
 final class Rescue
 {
-    private const SMALL_WETNESS = 0.05;
-
-    private const ANIMALS = ['chicken', 'turkey', 'duck', 'beef', 'lamb', 'pork', 'venison', 'rabbit', 'bison', 'kangaroo', 'horse', 'goat', 'fish', 'shellfish', 'egg', 'dairy', 'insect'];
-
-    /** Share of water from which a line can be poured more or less of. */
-    private const WATERY = 0.8;
-
     /** @var array<string, float> */
     private readonly array $weights;
 
@@ -56,6 +47,8 @@ final class Rescue
     public readonly array $jobs;
 
     private readonly float $density;
+
+    private readonly Mending $mending;
 
     private readonly bool $meatFirst;
 
@@ -97,7 +90,8 @@ final class Rescue
         }
         $this->options = $options;
         $target = (1 - ($goals->fewerCalories ?? 0.0) / 100) * $this->before[Bowl::KCAL] / max(1.0, $this->before[Bowl::MASS]);
-        $dried = $this->leastByDrying($target);
+        $this->mending = new Mending($this->dough->wetness ?? 0.0, $this->before[Bowl::UPTAKE] > 0.0, $options, $this->weights);
+        $dried = $this->mending->leastByDrying($target);
         foreach ($options as $ofLine) {
             $this->bowls[] = array_map(fn (Option $option): array => $this->withGoals(Bowl::of($option->portions, $this->table->substances), $target, $dried), $ofLine);
         }
@@ -122,30 +116,11 @@ final class Rescue
 
         return [
             ...$bowl,
-            $over + $dried * ($excess - self::SMALL_WETNESS * $bowl[Bowl::UPTAKE]),
+            $over + $dried * ($excess - Mending::SMALL * $bowl[Bowl::UPTAKE]),
             $over + $target * $excess,
             $bowl[Bowl::FAT] - Goals::LOW_FAT_PER_100_KCAL / 100 * $bowl[Bowl::KCAL],
             $bowl[Bowl::SODIUM] - Goals::LOW_SODIUM_PER_100_KCAL / 100 * $bowl[Bowl::KCAL],
         ];
-    }
-
-    /** kcal over a target that mending costs at least for each gram of water too much: less of something wet, or more of a flour. */
-    private function leastByDrying(float $target): float
-    {
-        $least = INF;
-        foreach ($this->options as $options) {
-            foreach ($options as $option) {
-                foreach ($option->portions as $portion) {
-                    $kcal = ($portion->ingredient->composition->kcal ?? 0.0) / 100;
-                    $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
-                    $uptake = Data::tables()['uptake'][$portion->ingredient->id][0] ?? 0.0;
-                    $drinks = ($this->dough->wetness ?? 1.0) * $uptake - 0.1;
-                    $least = min($least, $share >= self::WATERY ? ($target - $kcal) / $share : INF, $uptake > 0 && $uptake < 2 && $drinks > 0 ? ($kcal - $target) / $drinks : INF);
-                }
-            }
-        }
-
-        return $least === INF ? 0.0 : max(0.0, $least);
     }
 
     /** @return list<non-empty-list<int>> columns of the goals that are figures, for the search */
@@ -241,7 +216,7 @@ final class Rescue
         if ($sums[Bowl::MASS] <= 0.0 || ($this->before[Bowl::UPTAKE] > 0 && $sums[Bowl::UPTAKE] < 0.4 * $this->before[Bowl::UPTAKE])) {
             return null;
         }
-        $cost = $this->wetnessCost($sums);
+        $cost = $this->mending->cost($sums);
         $fat = 100 * $sums[Bowl::FAT] / max(1.0, $sums[Bowl::KCAL]);
         $cost += $this->weights['richer-fat'] * max(0.0, $fat - 100 * $this->before[Bowl::FAT] / max(1.0, $this->before[Bowl::KCAL]));
         $density = $sums[Bowl::KCAL] / $sums[Bowl::MASS];
@@ -331,7 +306,7 @@ final class Rescue
         $wet = $sums[Bowl::WATER] + $least[Bowl::WATER] - $wetness * $high;
         $off = max(0.0, $dry, $wet) / max(1.0, $high);
 
-        return $cost + ($off <= self::SMALL_WETNESS ? 0.0 : min($this->weights['adjust'], $this->weights['wetness'] * ($off - self::SMALL_WETNESS)));
+        return $cost + ($off <= Mending::SMALL ? 0.0 : min($this->weights['adjust'], $this->weights['wetness'] * ($off - Mending::SMALL)));
     }
 
     /** @param  list<int>  $choice */
@@ -349,37 +324,6 @@ final class Rescue
         }
 
         return false;
-    }
-
-    /** @param  list<float>  $sums */
-    private function wetnessCost(array $sums): float
-    {
-        if ($this->before[Bowl::UPTAKE] <= 0.0) {
-            return 0.0;
-        }
-        $off = $this->off($sums);
-
-        return $off <= self::SMALL_WETNESS ? 0.0 : min($this->weights['adjust'], $this->weights['wetness'] * ($off - self::SMALL_WETNESS));
-    }
-
-    /**
-     * g of water that a bowl lacks to be as wet as before; negative when it is too wet.
-     *
-     * @param  list<float>  $sums
-     */
-    private function waterMissing(array $sums): float
-    {
-        return ($this->dough->wetness ?? 0.0) * Bowl::shortened($sums) - $sums[Bowl::WATER];
-    }
-
-    /**
-     * How far the wetness of a bowl stands from what it was.
-     *
-     * @param  list<float>  $sums
-     */
-    private function off(array $sums): float
-    {
-        return abs($this->waterMissing($sums)) / max(1.0, Bowl::shortened($sums));
     }
 
     /** @param  list<int>  $choice */
@@ -406,7 +350,7 @@ final class Rescue
         if ($this->goals->has('low-sodium') && 100 * $sums[Bowl::SODIUM] / $kcal > Goals::LOW_SODIUM_PER_100_KCAL) {
             return false;
         }
-        if ($this->goals->fewerCalories !== null && $this->kcalPerGramMended($choice, $sums) > (1 - $this->goals->fewerCalories / 100) * $this->before[Bowl::KCAL] / max(1.0, $this->before[Bowl::MASS])) {
+        if ($this->goals->fewerCalories !== null && $this->mending->kcalPerGram($choice, $sums) > (1 - $this->goals->fewerCalories / 100) * $this->before[Bowl::KCAL] / max(1.0, $this->before[Bowl::MASS])) {
             return false;
         }
         if ($this->goals->has('meat-first') && ! $this->staysMeatFirst($choice)) {
@@ -425,20 +369,7 @@ final class Rescue
         $animals = [];
         foreach ($choice as $line => $index) {
             foreach ($this->options[$line][$index]->portions as $portion) {
-                $animals += self::animalsIn($portion->ingredient);
-            }
-        }
-
-        return $animals;
-    }
-
-    /** @return array<string, true> */
-    private static function animalsIn(Ingredient $food): array
-    {
-        $animals = [];
-        foreach (self::ANIMALS as $animal) {
-            if ($food->inGroup($animal)) {
-                $animals[$animal] = true;
+                $animals += Narrowings::animalsIn($portion->ingredient);
             }
         }
 
@@ -446,144 +377,13 @@ final class Rescue
     }
 
     /**
-     * The goals that no sum can tell (one animal, meat first) as narrower searches: the best of all of them is the best there is.
-     *
-     * @return list<(callable(int, Option): bool)>|null null where there is no such goal
-     */
-    public function narrowings(): ?array
-    {
-        if (! $this->goals->has('single-protein') && ! $this->goals->has('meat-first')) {
-            return null;
-        }
-        $animals = [];
-        $meats = [];
-        foreach ($this->options as $line => $options) {
-            foreach ($options as $option) {
-                foreach ($option->portions as $portion) {
-                    $animals += self::animalsIn($portion->ingredient);
-                    if (Bowl::isMeat($portion)) {
-                        $meats[] = [$line, $option, $portion->grams->best];
-                    }
-                }
-            }
-        }
-        $byAnimal = static fn (?string $only): callable => static function (int $line, Option $option) use ($only): bool {
-            foreach ($option->portions as $portion) {
-                if (array_diff(array_keys(self::animalsIn($portion->ingredient)), [$only]) !== []) {
-                    return false;
-                }
-            }
-
-            return true;
-        };
-        $byMeat = static fn (int $of, Option $meat, float $grams): callable => static function (int $line, Option $option) use ($of, $meat, $grams): bool {
-            if ($line === $of) {
-                return $option === $meat;
-            }
-            foreach ($option->portions as $portion) {
-                if ($portion->ingredient->id !== 'water' && $portion->grams->best > $grams) {
-                    return false;
-                }
-            }
-
-            return true;
-        };
-        $one = $this->goals->has('single-protein') ? array_map($byAnimal, [null, ...array_keys($animals)]) : [static fn (int $line, Option $option): bool => true];
-        if (! $this->goals->has('meat-first')) {
-            return $one;
-        }
-        $narrowings = [];
-        foreach ($meats as [$line, $option, $grams]) {
-            $first = $byMeat($line, $option, $grams);
-            foreach ($one as $animal) {
-                $narrowings[] = static fn (int $at, Option $candidate): bool => $first($at, $candidate) && $animal($at, $candidate);
-            }
-        }
-
-        return $narrowings;
-    }
-
-    /**
-     * What mends the wetness of a choice: more or less of a wet line that is kept, water added, or flour where nothing can be held back.
-     * null when nothing needs mending.
+     * What mends the wetness of a choice; null when nothing needs mending.
      *
      * @param  list<int>  $choice
      * @return array{text: string, reason: string, line: ?int}|null
      */
     public function mending(array $choice): ?array
     {
-        $sums = $this->bowl($choice);
-        $mend = $this->mend($choice, $sums);
-        if ($mend === null) {
-            return null;
-        }
-        // a goal in calories leaves no room for what a kitchen measure rounds
-        $within = $this->goals->fewerCalories === null ? 0.03 * Bowl::shortened($sums) : 0.5;
-        $like = $mend['line'] === null ? null : $this->recipe->lines[$mend['line']];
-        $change = $mend['grams'] - $mend['was'];
-        $how = match (true) {
-            $mend['line'] !== null => LineWriter::grams(abs($change)).($change > 0 ? ' more.' : ' held back.'),
-            $mend['ingredient'] === 'water' => LineWriter::grams($change).' more water.',
-            default => LineWriter::grams($change).' more flour.',
-        };
-
-        return ['text' => $this->writer->nearly($mend['ingredient'], $mend['grams'], $within, $like), 'line' => $mend['line'], 'reason' => "Keeps the dough as wet as it was: $how"];
-    }
-
-    /**
-     * The food that is changed or added, its grams before and after, and its line.
-     *
-     * @param  list<int>  $choice
-     * @param  list<float>  $sums
-     * @return array{ingredient: string, was: float, grams: float, line: ?int}|null
-     */
-    private function mend(array $choice, array $sums): ?array
-    {
-        if ($this->before[Bowl::UPTAKE] <= 0.0 || $this->off($sums) <= self::SMALL_WETNESS) {
-            return null;
-        }
-        $missing = $this->waterMissing($sums);
-        $wettest = $bulk = null;
-        foreach ($choice as $line => $index) {
-            $option = $this->options[$line][$index];
-            $portion = $option->portions[0] ?? null;
-            if ($portion === null) {
-                continue;
-            }
-            $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
-            $wet = $option->action === Option::KEEP && $share >= self::WATERY && in_array('wet', Jobs::can($portion->ingredient), true);
-            if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $portion->ingredient->id === 'water') && ($wettest === null || $portion->grams->best > $wettest['was'])) {
-                $wettest = ['ingredient' => $portion->ingredient->id, 'was' => $portion->grams->best, 'grams' => $portion->grams->best + $missing / $share, 'line' => $line];
-            }
-            $uptake = (Data::tables()['uptake'][$portion->ingredient->id][0] ?? 0.0);
-            if ($uptake > 0 && $uptake < 2 && ($bulk === null || $portion->grams->best > $bulk[1])) {
-                $bulk = [$portion->ingredient->id, $portion->grams->best, $uptake];
-            }
-        }
-        if ($wettest !== null) {
-            return $wettest;
-        }
-        if ($missing > 0) {
-            return ['ingredient' => 'water', 'was' => 0.0, 'grams' => $missing, 'line' => null];
-        }
-        // flour brings a little water of its own
-        $grams = $bulk === null ? 0.0 : -$missing / (($this->dough->wetness ?? 1.0) * $bulk[2] - 0.1);
-
-        return $bulk === null || $grams <= 0 ? null : ['ingredient' => $bulk[0], 'was' => 0.0, 'grams' => $grams, 'line' => null];
-    }
-
-    /**
-     * kcal in a gram of the bowl as it will be mixed, its wetness mended.
-     *
-     * @param  list<int>  $choice
-     * @param  list<float>  $sums
-     */
-    private function kcalPerGramMended(array $choice, array $sums): float
-    {
-        $mend = $this->mend($choice, $sums);
-        $change = $mend === null ? 0.0 : $mend['grams'] - $mend['was'];
-        $kcal = $mend === null ? 0.0 : $change * (Catalogue::get($mend['ingredient'])->composition->kcal ?? 0.0) / 100;
-
-        return ($sums[Bowl::KCAL] + $kcal) / max(1.0, $sums[Bowl::MASS] + $change);
+        return $this->mending->written($choice, $this->bowl($choice), $this->writer, $this->recipe, $this->goals->fewerCalories === null ? null : 0.5);
     }
 }

@@ -164,7 +164,7 @@ final class RescueQuestion
     {
         $tight = $this->rescue->tight($serves);
         $best = null;
-        foreach ($this->rescue->narrowings() ?? [null] as $narrow) {
+        foreach (Narrowings::of($this->rescue->goals, $this->rescue->options) ?? [null] as $narrow) {
             $may = $narrow === null ? $allowed : ($allowed === null ? $narrow : static fn (int $line, Option $option): bool => $narrow($line, $option) && $allowed($line, $option));
             $steps = 0;
             $found = $this->patience <= 0 ? null : Solver::solve(

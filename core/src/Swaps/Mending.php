@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Swaps;
+
+use MildBowl\Core\Data;
+use MildBowl\Core\Kitchen\ReadRecipe;
+use MildBowl\Core\Pantry\Catalogue;
+
+/** Keeps a dough as wet as it was: how far a choice of swaps stands from it, what that costs, and the one line that mends it. */
+final readonly class Mending
+{
+    /** Wetness within this of the original needs no mending (reference, page 4). */
+    public const SMALL = 0.05;
+
+    /** Share of water from which a line can be poured more or less of. */
+    private const WATERY = 0.8;
+
+    /**
+     * @param  float  $wetness  of the dough as it was
+     * @param  list<list<Option>>  $options  by line
+     * @param  array<string, float>  $weights
+     */
+    public function __construct(private float $wetness, private bool $hasFlour, private array $options, private array $weights) {}
+
+    /**
+     * What being too wet or too dry costs: never more than mending it.
+     *
+     * @param  list<float>  $sums
+     */
+    public function cost(array $sums): float
+    {
+        if (! $this->hasFlour) {
+            return 0.0;
+        }
+        $off = $this->off($sums);
+
+        return $off <= self::SMALL ? 0.0 : min($this->weights['adjust'], $this->weights['wetness'] * ($off - self::SMALL));
+    }
+
+    /**
+     * g of water that a bowl lacks to be as wet as before; negative when it is too wet.
+     *
+     * @param  list<float>  $sums
+     */
+    private function waterMissing(array $sums): float
+    {
+        return $this->wetness * Bowl::shortened($sums) - $sums[Bowl::WATER];
+    }
+
+    /**
+     * How far the wetness of a bowl stands from what it was.
+     *
+     * @param  list<float>  $sums
+     */
+    private function off(array $sums): float
+    {
+        return abs($this->waterMissing($sums)) / max(1.0, Bowl::shortened($sums));
+    }
+
+    /**
+     * What mends the wetness of a choice: more or less of a wet line that is kept, water added, or flour where nothing can be held back.
+     * null when nothing needs mending.
+     *
+     * @param  list<int>  $choice
+     * @param  list<float>  $sums
+     * @param  ?float  $within  g that a kitchen measure may miss; a goal in calories leaves no room for what it rounds
+     * @return array{text: string, reason: string, line: ?int}|null
+     */
+    public function written(array $choice, array $sums, LineWriter $writer, ReadRecipe $recipe, ?float $within): ?array
+    {
+        $mend = $this->mend($choice, $sums);
+        if ($mend === null) {
+            return null;
+        }
+        $within ??= 0.03 * Bowl::shortened($sums);
+        $like = $mend['line'] === null ? null : $recipe->lines[$mend['line']];
+        $change = $mend['grams'] - $mend['was'];
+        $how = match (true) {
+            $mend['line'] !== null => LineWriter::grams(abs($change)).($change > 0 ? ' more.' : ' held back.'),
+            $mend['ingredient'] === 'water' => LineWriter::grams($change).' more water.',
+            default => LineWriter::grams($change).' more flour.',
+        };
+
+        return ['text' => $writer->nearly($mend['ingredient'], $mend['grams'], $within, $like), 'line' => $mend['line'], 'reason' => "Keeps the dough as wet as it was: $how"];
+    }
+
+    /**
+     * The food that is changed or added, its grams before and after, and its line.
+     *
+     * @param  list<int>  $choice
+     * @param  list<float>  $sums
+     * @return array{ingredient: string, was: float, grams: float, line: ?int}|null
+     */
+    private function mend(array $choice, array $sums): ?array
+    {
+        if (! $this->hasFlour || $this->off($sums) <= self::SMALL) {
+            return null;
+        }
+        $missing = $this->waterMissing($sums);
+        $wettest = $bulk = null;
+        foreach ($choice as $line => $index) {
+            $option = $this->options[$line][$index];
+            $portion = $option->portions[0] ?? null;
+            if ($portion === null) {
+                continue;
+            }
+            $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
+            $wet = $option->action === Option::KEEP && $share >= self::WATERY && in_array('wet', Jobs::can($portion->ingredient), true);
+            if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $portion->ingredient->id === 'water') && ($wettest === null || $portion->grams->best > $wettest['was'])) {
+                $wettest = ['ingredient' => $portion->ingredient->id, 'was' => $portion->grams->best, 'grams' => $portion->grams->best + $missing / $share, 'line' => $line];
+            }
+            $uptake = (Data::tables()['uptake'][$portion->ingredient->id][0] ?? 0.0);
+            if ($uptake > 0 && $uptake < 2 && ($bulk === null || $portion->grams->best > $bulk[1])) {
+                $bulk = [$portion->ingredient->id, $portion->grams->best, $uptake];
+            }
+        }
+        if ($wettest !== null) {
+            return $wettest;
+        }
+        if ($missing > 0) {
+            return ['ingredient' => 'water', 'was' => 0.0, 'grams' => $missing, 'line' => null];
+        }
+        // flour brings a little water of its own
+        $grams = $bulk === null ? 0.0 : -$missing / (($this->wetness > 0 ? $this->wetness : 1.0) * $bulk[2] - 0.1);
+
+        return $bulk === null || $grams <= 0 ? null : ['ingredient' => $bulk[0], 'was' => 0.0, 'grams' => $grams, 'line' => null];
+    }
+
+    /**
+     * kcal in a gram of the bowl as it will be mixed, its wetness mended.
+     *
+     * @param  list<int>  $choice
+     * @param  list<float>  $sums
+     */
+    public function kcalPerGram(array $choice, array $sums): float
+    {
+        $mend = $this->mend($choice, $sums);
+        $change = $mend === null ? 0.0 : $mend['grams'] - $mend['was'];
+        $kcal = $mend === null ? 0.0 : $change * (Catalogue::get($mend['ingredient'])->composition->kcal ?? 0.0) / 100;
+
+        return ($sums[Bowl::KCAL] + $kcal) / max(1.0, $sums[Bowl::MASS] + $change);
+    }
+
+    /** kcal over a target that mending costs at least for each gram of water too much: less of something wet, or more of a flour. */
+    public function leastByDrying(float $target): float
+    {
+        $least = INF;
+        foreach ($this->options as $options) {
+            foreach ($options as $option) {
+                foreach ($option->portions as $portion) {
+                    $kcal = ($portion->ingredient->composition->kcal ?? 0.0) / 100;
+                    $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
+                    $uptake = Data::tables()['uptake'][$portion->ingredient->id][0] ?? 0.0;
+                    $drinks = ($this->wetness > 0 ? $this->wetness : 1.0) * $uptake - 0.1;
+                    $least = min($least, $share >= self::WATERY ? ($target - $kcal) / $share : INF, $uptake > 0 && $uptake < 2 && $drinks > 0 ? ($kcal - $target) / $drinks : INF);
+                }
+            }
+        }
+
+        return $least === INF ? 0.0 : max(0.0, $least);
+    }
+}
