@@ -23,8 +23,8 @@ abstract class StrictRequest extends FormRequest
         $validator->after(function (Validator $validator): void {
             foreach (array_keys($this->all()) as $key) {
                 if (! array_key_exists((string) $key, $this->rules())) {
+                    $validator->setCustomMessages(["$key.prohibited" => 'Nobody knows this key. Is it spelled right?']);
                     $validator->addFailure((string) $key, 'Prohibited');
-                    $validator->errors()->add((string) $key, 'Nobody knows this key. Is it spelled right?');
                 }
             }
         });
