@@ -91,7 +91,20 @@ final class SwapsQuestion
 
         return [
             'kcalPerPiece' => $piece['kcal']['best'], 'fatPerPiece' => $piece['nutrients']['fatG'], 'wetness' => $batch['wetness'], 'feel' => $batch['feel'],
+            'made' => self::made($batch['feel']),
             'rations' => array_map(static fn (array $ration): array => ['dog' => $ration['dog'], 'pieces' => $ration['ifCleared']], $rations),
         ];
+    }
+
+    /** The class of texture that a feel belongs to: what can be made of the dough. */
+    private static function made(?string $feel): ?string
+    {
+        foreach (Data::tables()['feels'] as $row) {
+            if ($row['feel'] === $feel) {
+                return $row['made'];
+            }
+        }
+
+        return null;
     }
 }

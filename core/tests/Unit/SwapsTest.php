@@ -51,6 +51,22 @@ it('keeps the dough as it was, in the recipe\'s own units', function (): void {
     }
 });
 
+it('says what the dough can still be made into', function (): void {
+    $answer = swapsFor("2 cups oat flour\n1 large egg\n1/4 cup water", 0);
+    expect($answer['before']['made'])->toBe('rolled');
+    foreach ($answer['candidates'] as $candidate) {
+        $expected = match (true) {
+            $candidate['after']['wetness'] === null => null,
+            $candidate['after']['wetness'] < 0.75 => 'pressed',
+            $candidate['after']['wetness'] < 1.08 => 'rolled',
+            $candidate['after']['wetness'] < 1.30 => 'dropped',
+            $candidate['after']['wetness'] < 1.80 => 'spread',
+            default => 'poured',
+        };
+        expect($candidate['after']['made'])->toBe($expected);
+    }
+});
+
 it('puts what worked in this kitchen first and what failed last', function (): void {
     $text = "2 cups barley flour\n1/2 cup raisins\n1/2 cup water";
     $own = [['out' => 'raisin', 'in' => 'pear', 'ratio' => 1.2, 'rating' => 'good', 'note' => 'they loved it'], ['out' => 'raisin', 'in' => 'blueberry', 'rating' => 'bad']];

@@ -1266,6 +1266,7 @@ export interface SwapFigures {
         dog: string
         pieces: number | null
     }[]
+    made: string | null
 }
 
 export interface Candidate {

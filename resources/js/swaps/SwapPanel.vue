@@ -98,7 +98,9 @@ function change(before: number, after: number): string {
                 <p class="swap__effect">
                     <span>{{ change(answer?.before.kcalPerPiece ?? 0, one.after.kcalPerPiece) }} kcal a piece</span>
                     <span>{{ change(answer?.before.fatPerPiece ?? 0, one.after.fatPerPiece) }} g fat</span>
-                    <span v-if="one.after.feel !== null">{{ one.after.feel === answer?.before.feel ? one.after.feel : `${answer?.before.feel ?? 'no dough'} → ${one.after.feel}` }}</span>
+                    <span v-if="one.after.feel !== null">{{ one.after.feel === answer?.before.feel ? one.after.feel : `${answer?.before.feel ?? 'no dough'} → ${one.after.feel}` }}<template v-if="one.after.wetness !== null && answer?.before.wetness != null"> (wetness {{ answer.before.wetness.toFixed(2) }} → {{ one.after.wetness.toFixed(2) }})</template></span>
+                    <span v-if="one.after.made !== null && one.after.made !== answer?.before.made" class="swap__class">no longer {{ answer?.before.made ?? 'a dough' }}: {{ one.after.made }}</span>
+                    <span v-else-if="one.after.made !== null">still {{ one.after.made }}</span>
                     <span v-for="(ration, n) in one.after.rations" :key="ration.dog">{{ ration.dog }} {{ pieces(answer?.before.rations[n]?.pieces ?? 0) }} → {{ pieces(ration.pieces ?? 0) }}</span>
                 </p>
                 <p v-if="one.mending !== null" class="hint">{{ one.mending }}</p>
