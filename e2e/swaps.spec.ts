@@ -111,3 +111,23 @@ test('a kitchen adds a swap of its own, and it comes first', async ({ page }) =>
     await page.keyboard.press('Alt+W')
     await expect(row(page, 2).getByRole('listitem').first()).toContainText('fennel')
 })
+
+test('what things cost is written down, and a swap shows what it changes', async ({ page }) => {
+    await page.goto('/pantry')
+    await page.getByRole('button', { name: 'Prices', exact: true }).click()
+    for (const [food, pack, price] of [['oat flour', '1000', '4'], ['raisins', '500', '5'], ['blueberries', '100', '2']] as const) {
+        await page.getByLabel('Food', { exact: true }).fill(food)
+        await page.getByLabel('pack, g').fill(pack)
+        await page.getByLabel('price', { exact: true }).fill(price)
+        await page.getByRole('button', { name: 'Keep this price' }).click()
+        await expect(page.getByText(`${food}: ${Number(price).toFixed(2)} for ${pack} g`)).toBeVisible()
+    }
+    await expectAccessible(page)
+    await openBench(page)
+    await write(page, '200 g oat flour\n50 g raisins\n100 g water')
+    await page.getByRole('button', { name: /kcal a piece/ }).click()
+    await expect(page.getByText('This batch costs 1.30')).toBeVisible()
+    await page.getByLabel('Foods, line 2', { exact: true }).focus()
+    await page.keyboard.press('Alt+W')
+    await expect(row(page, 2).getByRole('listitem').first()).toContainText(/cost 1.30 → \d/)
+})

@@ -11,6 +11,7 @@ use App\Http\Controllers\LabelShelfController;
 use App\Http\Controllers\OwnFoodController;
 use App\Http\Controllers\OwnNameController;
 use App\Http\Controllers\OwnSwapController;
+use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProductController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\TableController;
@@ -48,6 +49,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::apiResource('products', ProductController::class);
     Route::apiResource('names', OwnNameController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('own-swaps', OwnSwapController::class)->only(['index', 'store', 'destroy'])->parameters(['own-swaps' => 'swap']);
+    Route::apiResource('prices', PriceController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('foods', OwnFoodController::class)->except('show');
     Route::apiResource('confirmations', ConfirmationController::class)->only(['index', 'store', 'destroy']);
 });

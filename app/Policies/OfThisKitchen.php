@@ -9,6 +9,7 @@ use App\Models\Dog;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
+use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\Weighing;
@@ -20,12 +21,12 @@ final readonly class OfThisKitchen
 {
     public function __construct(private CurrentKitchen $current) {}
 
-    public function update(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation|Weighing $row): bool
+    public function update(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation|Weighing|Price $row): bool
     {
         return $row->kitchen_id === $this->current->id();
     }
 
-    public function delete(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation|Weighing $row): bool
+    public function delete(?Authenticatable $person, Dog|Recipe|Product|OwnName|OwnFood|OwnSwap|Confirmation|Weighing|Price $row): bool
     {
         return $this->update($person, $row);
     }

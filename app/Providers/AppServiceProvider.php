@@ -11,6 +11,7 @@ use App\Models\Dog;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
+use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\Weighing;
@@ -35,7 +36,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
-        foreach ([Dog::class, Recipe::class, Product::class, OwnName::class, OwnFood::class, OwnSwap::class, Confirmation::class, Weighing::class] as $model) {
+        foreach ([Dog::class, Recipe::class, Product::class, OwnName::class, OwnFood::class, OwnSwap::class, Confirmation::class, Weighing::class, Price::class] as $model) {
             Gate::policy($model, OfThisKitchen::class);
         }
     }

@@ -8,6 +8,7 @@ use App\Models\Kitchen;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
+use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\Weighing;
@@ -34,7 +35,7 @@ function othersThings(TestCase $test): array
         'name' => OwnName::query()->create(['words' => 'strange words', 'ingredient' => 'oat-flour']),
         'food' => OwnFood::query()->create(['name' => 'Strange food', 'fields' => []]),
         'swap' => OwnSwap::query()->create(['out' => 'raisin', 'in' => 'pear', 'note' => 'Strange swap']),
-        'weighing' => null,
+        'weighing' => null, 'price' => Price::query()->create(['ingredient' => 'raisin', 'grams' => 500, 'price' => 7.77]),
         'confirmation' => Confirmation::query()->create(['code' => 'broth', 'level' => 'check-label', 'words' => 'Strange saying', 'said_by' => 'Somebody', 'data_version' => 'x', 'said_at' => now()]),
     ];
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);

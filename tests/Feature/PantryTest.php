@@ -2,6 +2,17 @@
 
 declare(strict_types=1);
 
+it('keeps one price a food, the latest', function (): void {
+    $kept = $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 3.5])->assertCreated()->json();
+    expect(schemaErrors(json_decode((string) json_encode($kept)), 'kitchen.json#/$defs/price'))->toBe('');
+    $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 500, 'price' => 2])->assertCreated()->assertJsonPath('id', $kept['id'])->assertJsonPath('price.grams', 500);
+    $this->postJson('/api/prices', ['ingredient' => 'flurbl', 'grams' => 500, 'price' => 2])->assertStatus(422)->assertJsonPath('path', '/ingredient');
+    $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 0, 'price' => 2])->assertStatus(422)->assertJsonPath('path', '/grams');
+    expect($this->getJson('/api/prices')->assertOk()->json())->toHaveCount(1);
+    $this->deleteJson("/api/prices/{$kept['id']}")->assertNoContent();
+    expect($this->getJson('/api/kitchen')->json('prices'))->toBe([]);
+});
+
 use App\Devices\LabelShelf;
 use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Screening\LabelQuestion;

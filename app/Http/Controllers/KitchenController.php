@@ -10,12 +10,14 @@ use App\Http\Resources\KitchenResource;
 use App\Http\Resources\OwnFoodResource;
 use App\Http\Resources\OwnNameResource;
 use App\Http\Resources\OwnSwapResource;
+use App\Http\Resources\PriceResource;
 use App\Http\Resources\ProductResource;
 use App\Http\Resources\RecipeResource;
 use App\Models\Dog;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
+use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
@@ -34,6 +36,7 @@ final readonly class KitchenController
             'names' => OwnNameResource::collection(OwnName::query()->orderBy('words')->get()),
             'foods' => OwnFoodResource::collection(OwnFood::query()->orderBy('name')->get()),
             'swaps' => OwnSwapResource::collection(OwnSwap::query()->orderBy('out')->orderBy('in')->get()),
+            'prices' => PriceResource::collection(Price::query()->orderBy('ingredient')->get()),
             'recipes' => RecipeResource::collection(Recipe::query()->orderBy('title')->get()),
         ]);
     }

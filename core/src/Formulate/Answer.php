@@ -136,7 +136,7 @@ final class Answer
             'kcal' => $kcal->toArray(),
             'wetness' => $dough->wetness,
             'feel' => $dough->feel(),
-        ];
+        ] + ($this->request->prices === null ? [] : ['cost' => $this->request->prices->of($dough->portions)]);
 
         return $this->request->explain ? $array + ['explain' => ['sign' => $dough->sign(), 'made' => Story::ofBatch($dough, $baked, $kcal), 'panel' => Panel::of($this->main->batch)]] : $array;
     }

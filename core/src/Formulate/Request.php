@@ -10,6 +10,7 @@ use MildBowl\Core\Baking\Tray;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\OwnPantry;
+use MildBowl\Core\Pantry\Prices;
 use MildBowl\Core\Screening\Finding;
 
 /** The question: this recipe, these dogs, this kitchen's policies. Version 1 of the contract. */
@@ -19,7 +20,7 @@ final readonly class Request
 
     public const MOST_LINES = 200;
 
-    private const KEYS = ['version', 'recipe', 'cut', 'bake', 'dogs', 'policy', 'labels', 'confirmed', 'measured', 'today', 'explain', 'names', 'pantry', 'portions', 'tray', 'oven'];
+    private const KEYS = ['version', 'recipe', 'cut', 'bake', 'dogs', 'policy', 'labels', 'confirmed', 'measured', 'today', 'explain', 'names', 'pantry', 'portions', 'tray', 'oven', 'prices'];
 
     /**
      * @param  list<Dog>  $dogs
@@ -48,12 +49,13 @@ final readonly class Request
         public array $portions = [],
         public ?Tray $tray = null,
         public ?array $oven = null,
+        public ?Prices $prices = null,
     ) {}
 
     /** The same question about another text. */
     public function withText(string $text, string $steps): self
     {
-        return new self($this->title, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->policy, $this->labels, $this->confirmed, $this->measured, false, $this->names, $this->pantry, $this->portions, $this->tray, $this->oven);
+        return new self($this->title, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->policy, $this->labels, $this->confirmed, $this->measured, false, $this->names, $this->pantry, $this->portions, $this->tray, $this->oven, $this->prices);
     }
 
     /** The same question about another cut of the whole dough. */
@@ -149,6 +151,7 @@ final readonly class Request
             AskedPortion::all($node->get('portions'), $dogs),
             self::tray($node->get('tray')),
             self::oven($node->get('oven')),
+            $node->get('prices') === null ? null : Prices::from($node->get('prices')),
         );
     }
 

@@ -84,7 +84,7 @@ final class SwapsQuestion
     {
         /** @var array{kcal: array{best: float}, nutrients: array{fatG: float}} $piece */
         $piece = $answer['piece'];
-        /** @var array{wetness: ?float, feel: ?string} $batch */
+        /** @var array{wetness: ?float, feel: ?string, cost?: array{known: float, share: float}|null} $batch */
         $batch = $answer['batch'];
         /** @var list<array{dog: string, ifCleared: ?float, heldBy: ?string}> $rations */
         $rations = $answer['rations'];
@@ -92,6 +92,7 @@ final class SwapsQuestion
         return [
             'kcalPerPiece' => $piece['kcal']['best'], 'fatPerPiece' => $piece['nutrients']['fatG'], 'wetness' => $batch['wetness'], 'feel' => $batch['feel'],
             'made' => self::made($batch['feel']),
+            'cost' => $batch['cost'] ?? null,
             'rations' => array_map(static fn (array $ration): array => ['dog' => $ration['dog'], 'pieces' => $ration['ifCleared']], $rations),
         ];
     }

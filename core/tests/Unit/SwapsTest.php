@@ -67,6 +67,32 @@ it('says what the dough can still be made into', function (): void {
     }
 });
 
+it('shows what a swap costs where prices are known', function (): void {
+    $prices = [['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 4], ['ingredient' => 'raisin', 'grams' => 500, 'price' => 5], ['ingredient' => 'blueberry', 'grams' => 100, 'price' => 2]];
+    $answer = swapsFor("200 g oat flour\n50 g raisins\n100 g water", 1, ['dogs' => [dog()], 'prices' => $prices]);
+    expect($answer['before']['cost']['known'])->toEqualWithDelta(0.8 + 0.5, 1e-9)->and($answer['before']['cost']['share'])->toEqualWithDelta(1.0, 1e-9);
+    $berries = array_values(array_filter($answer['candidates'], static fn (array $one): bool => str_contains($one['texts'][0] ?? '', 'blueberries')))[0];
+    expect($berries['after']['cost']['known'])->toBeGreaterThan($answer['before']['cost']['known']);
+    $unknown = array_values(array_filter($answer['candidates'], static fn (array $one): bool => str_contains($one['texts'][0] ?? '', 'apple')))[0];
+    expect($unknown['after']['cost']['share'])->toBeLessThan(1.0);
+    expect(swapsFor("200 g oat flour\n50 g raisins", 1)['before']['cost'])->toBeNull();
+});
+
+it('refuses a price of nothing known, or for a pack of nothing', function (array $price, string $path): void {
+    try {
+        answer('1 cup oat flour', ['prices' => [$price]]);
+        $found = null;
+    } catch (RequestRefused $refused) {
+        $found = $refused->path;
+    }
+    expect($found)->toBe($path);
+})->with([
+    [['ingredient' => 'flurbl', 'grams' => 100, 'price' => 1], '/prices/0/ingredient'],
+    [['ingredient' => 'oat-flour', 'grams' => 0, 'price' => 1], '/prices/0/grams'],
+    [['ingredient' => 'oat-flour', 'grams' => 100, 'price' => -1], '/prices/0/price'],
+    [['ingredient' => 'oat-flour', 'grams' => 100], '/prices/0/price'],
+]);
+
 it('puts what worked in this kitchen first and what failed last', function (): void {
     $text = "2 cups barley flour\n1/2 cup raisins\n1/2 cup water";
     $own = [['out' => 'raisin', 'in' => 'pear', 'ratio' => 1.2, 'rating' => 'good', 'note' => 'they loved it'], ['out' => 'raisin', 'in' => 'blueberry', 'rating' => 'bad']];

@@ -1,6 +1,6 @@
 import type {
     Choices, ConfirmationRecord, Dog, FormulateAnswer, FormulateRequest, KeptFood, KeptName, Kitchen, LabelAnswer, LabelRequest, LabelShelf, Offer, OpenKitchen, OwnFood, Problem, Product, RaidAnswer, RaidRequest, ReadAnswer,
-    DoughAnswer, DoughRequest, GiveAwayAnswer, OccasionAnswer, OccasionRequest, ProfileAnswer, ProfileRequest, ScaleAnswer, ScaleRequest, SizeAnswer, SizeRequest, WeekAnswer, WeekRequest, Weighing, KeptSwap, OwnSwap, Recipe, RescueAnswer, RescueRequest, RuleBook, SwapsAnswer, SwapsRequest,
+    DoughAnswer, DoughRequest, GiveAwayAnswer, OccasionAnswer, OccasionRequest, ProfileAnswer, ProfileRequest, ScaleAnswer, ScaleRequest, SizeAnswer, SizeRequest, WeekAnswer, WeekRequest, Weighing, KeptPrice, KeptSwap, OwnSwap, Price, Recipe, RescueAnswer, RescueRequest, RuleBook, SwapsAnswer, SwapsRequest,
 } from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
@@ -87,6 +87,8 @@ export const api = {
     removeWeighing: (dog: string, id: string) => ask<undefined>('DELETE', `dogs/${dog}/weighings/${id}`),
     rateSwap: (swap: OwnSwap) => ask<KeptSwap>('POST', 'own-swaps', swap),
     removeSwap: (id: string) => ask<undefined>('DELETE', `own-swaps/${id}`),
+    addPrice: (price: Price) => ask<KeptPrice>('POST', 'prices', price),
+    removePrice: (id: string) => ask<undefined>('DELETE', `prices/${id}`),
     rules: () => ask<RuleBook>('GET', 'rules'),
     search: (words: string) => ask<Offer[]>('GET', `search?${new URLSearchParams({ words }).toString()}`),
     formulate: (request: FormulateRequest, signal?: AbortSignal) => ask<FormulateAnswer>('POST', 'formulate', request, signal),

@@ -137,6 +137,10 @@ export interface FormulateRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * @maxItems 1000
+     */
+    prices?: Price[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -303,6 +307,12 @@ export interface Oven {
     fahrenheit?: number | null
 }
 
+export interface Price {
+    ingredient: string
+    grams: number
+    price: number
+}
+
 export interface FormulateAnswer {
     version: 1
     dataVersion: string
@@ -331,6 +341,7 @@ export interface FormulateAnswer {
             made: string[]
             panel: Panel
         }
+        cost?: Cost | null
     }
     piece: {
         count: Range
@@ -425,6 +436,11 @@ export interface PanelRow {
     per100g: number | null
     dryMatterPer100g: number | null
     per1000kcal: number | null
+}
+
+export interface Cost {
+    known: number
+    share: number
 }
 
 export interface Ration {
@@ -668,6 +684,7 @@ export interface OpenKitchen {
     record?: ConfirmationRecord[]
     swaps: KeptSwap[]
     weighing?: Weighing[]
+    prices: KeptPrice[]
 }
 
 export interface Kitchen {
@@ -837,6 +854,11 @@ export interface Weighing {
     id: string
     on: string
     kg: number
+}
+
+export interface KeptPrice {
+    id: string
+    price: Price
 }
 
 export interface Choices {
@@ -1127,6 +1149,10 @@ export interface RescueRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * @maxItems 1000
+     */
+    prices?: Price[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1243,6 +1269,10 @@ export interface SwapsRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * @maxItems 1000
+     */
+    prices?: Price[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1267,6 +1297,7 @@ export interface SwapFigures {
         pieces: number | null
     }[]
     made: string | null
+    cost: Cost | null
 }
 
 export interface Candidate {
@@ -1346,6 +1377,10 @@ export interface DoughRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * @maxItems 1000
+     */
+    prices?: Price[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1422,6 +1457,10 @@ export interface SizeRequest {
      */
     wishes: Wish[]
     days?: number | null
+    /**
+     * @maxItems 1000
+     */
+    prices?: Price[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1580,6 +1619,10 @@ export interface ScaleRequest {
     tray?: Tray | null
     oven?: Oven | null
     by: ScaleBy
+    /**
+     * @maxItems 1000
+     */
+    prices?: Price[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1678,6 +1721,10 @@ export interface OccasionRequest {
         dog: string
         pieces: number
     }
+    /**
+     * @maxItems 1000
+     */
+    prices?: Price[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1855,6 +1902,10 @@ export interface GiveAwayRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * @maxItems 1000
+     */
+    prices?: Price[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.

@@ -121,6 +121,7 @@ export function useSheet() {
         names: kitchen.names.map(({ words, ingredient }) => ({ words, ingredient })),
         pantry: kitchen.foods.map(({ food }) => food),
         explain: true,
+        ...(kitchen.prices.length === 0 ? {} : { prices: kitchen.prices.map(({ price }) => price) }),
         portions: seated(sheet.value.portions, kitchen.atTable.map((dog) => dog.name)),
         tray: kitchen.kitchen?.tray ?? null,
         oven: { fan: kitchen.kitchen?.ovenFan ?? false, ...(sheet.value.ovenAt === null ? {} : kitchen.kitchen?.temperature === 'F' ? { fahrenheit: sheet.value.ovenAt } : { celsius: sheet.value.ovenAt }) },

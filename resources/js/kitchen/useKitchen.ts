@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, KitchenProblem, type DogFields, type KitchenFields, type ProductFields, type RecipeFields } from '../api/client'
-import type { Choices, Dog, KeptFood, KeptName, KeptSwap, Kitchen, OwnFood, OwnSwap, Product, Recipe, TableDog } from '../api/types.generated'
+import type { Choices, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, TableDog } from '../api/types.generated'
 
 /** The open kitchen: its house rules, its dogs and its recipes. */
 export const useKitchen = defineStore('kitchen', () => {
@@ -12,6 +12,7 @@ export const useKitchen = defineStore('kitchen', () => {
     const names = ref<KeptName[]>([])
     const foods = ref<KeptFood[]>([])
     const swaps = ref<KeptSwap[]>([])
+    const prices = ref<KeptPrice[]>([])
     const choices = ref<Choices | null>(null)
     const trouble = ref<string | null>(null)
 
@@ -27,6 +28,7 @@ export const useKitchen = defineStore('kitchen', () => {
             names.value = opened.names
             foods.value = opened.foods
             swaps.value = opened.swaps
+            prices.value = opened.prices
             choices.value = chosen
             trouble.value = null
         } catch (error) {
@@ -121,6 +123,16 @@ export const useKitchen = defineStore('kitchen', () => {
         swaps.value = swaps.value.filter((one) => one.id !== id)
     }
 
+    async function keepPrice(price: Price): Promise<void> {
+        const kept = await api.addPrice(price)
+        prices.value = [...prices.value.filter((one) => one.id !== kept.id), kept]
+    }
+
+    async function removePrice(id: string): Promise<void> {
+        await api.removePrice(id)
+        prices.value = prices.value.filter((one) => one.id !== id)
+    }
+
     /** Changes go one after the other: of two quick ones the later must win. */
     let changing: Promise<unknown> = Promise.resolve()
 
@@ -134,8 +146,8 @@ export const useKitchen = defineStore('kitchen', () => {
     }
 
     return {
-        kitchen, dogs, recipes, products, names, foods, swaps, choices, trouble, atTable, open, seat, keepDog, refreshDog, removeDog, keepRecipe, removeRecipe,
-        keepProduct, removeProduct, keepName, removeName, keepFood, removeFood, rateSwap, removeSwap, change,
+        kitchen, dogs, recipes, products, names, foods, swaps, prices, choices, trouble, atTable, open, seat, keepDog, refreshDog, removeDog, keepRecipe, removeRecipe,
+        keepProduct, removeProduct, keepName, removeName, keepFood, removeFood, rateSwap, removeSwap, keepPrice, removePrice, change,
     }
 })
 

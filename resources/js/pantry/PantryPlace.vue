@@ -4,10 +4,11 @@ import ConfirmationRecords from './ConfirmationRecords.vue'
 import LabelReader from './LabelReader.vue'
 import OwnPantry from './OwnPantry.vue'
 import OwnSwaps from './OwnSwaps.vue'
+import PriceList from './PriceList.vue'
 import ProductShelf from './ProductShelf.vue'
 
 /** The pantry: labels that were read, the kitchen's own foods and words, and what people confirmed. */
-const tabs = ['Labels', 'Own foods and words', 'Swaps', 'What was confirmed'] as const
+const tabs = ['Labels', 'Own foods and words', 'Swaps', 'Prices', 'What was confirmed'] as const
 const tab = ref<typeof tabs[number]>('Labels')
 const reading = ref<{ id: string | null, name: string, number: string | null, ingredients: string } | null>(null)
 </script>
@@ -22,6 +23,7 @@ const reading = ref<{ id: string | null, name: string, number: string | null, in
         </div>
         <OwnPantry v-else-if="tab === 'Own foods and words'" />
         <OwnSwaps v-else-if="tab === 'Swaps'" />
+        <PriceList v-else-if="tab === 'Prices'" />
         <ConfirmationRecords v-else />
     </div>
 </template>

@@ -101,6 +101,7 @@ function change(before: number, after: number): string {
                     <span v-if="one.after.feel !== null">{{ one.after.feel === answer?.before.feel ? one.after.feel : `${answer?.before.feel ?? 'no dough'} → ${one.after.feel}` }}<template v-if="one.after.wetness !== null && answer?.before.wetness != null"> (wetness {{ answer.before.wetness.toFixed(2) }} → {{ one.after.wetness.toFixed(2) }})</template></span>
                     <span v-if="one.after.made !== null && one.after.made !== answer?.before.made" class="swap__class">no longer {{ answer?.before.made ?? 'a dough' }}: {{ one.after.made }}</span>
                     <span v-else-if="one.after.made !== null">still {{ one.after.made }}</span>
+                    <span v-if="one.after.cost !== null && answer?.before.cost">cost {{ answer.before.cost.known.toFixed(2) }} → {{ one.after.cost.known.toFixed(2) }}<template v-if="one.after.cost.share < .995">, where a price is known</template></span>
                     <span v-for="(ration, n) in one.after.rations" :key="ration.dog">{{ ration.dog }} {{ pieces(answer?.before.rations[n]?.pieces ?? 0) }} → {{ pieces(ration.pieces ?? 0) }}</span>
                 </p>
                 <p v-if="one.mending !== null" class="hint">{{ one.mending }}</p>

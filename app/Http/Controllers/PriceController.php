@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\PriceResource;
+use App\Models\Price;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use MildBowl\Core\Formulate\Node;
+use MildBowl\Core\Pantry\Prices;
+
+/** What this kitchen paid for its foods: one price a food, the latest. */
+final class PriceController
+{
+    public function index(): AnonymousResourceCollection
+    {
+        return PriceResource::collection(Price::query()->orderBy('ingredient')->get());
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        [$ingredient, $grams, $price] = Prices::one(Node::decode($request->getContent()));
+        $kept = Price::query()->updateOrCreate(['ingredient' => $ingredient], ['grams' => $grams, 'price' => $price]);
+
+        return (new PriceResource($kept->refresh()))->response()->setStatusCode(201);
+    }
+
+    public function destroy(Price $price): Response
+    {
+        Gate::authorize('delete', $price);
+        $price->delete();
+
+        return response()->noContent();
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToKitchen;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What a pack of a food cost this kitchen, in its own money.
+ *
+ * @property string $id
+ * @property string $ingredient
+ * @property float $grams
+ * @property float $price
+ */
+final class Price extends Model
+{
+    use BelongsToKitchen, HasUuids;
+
+    protected $fillable = ['ingredient', 'grams', 'price'];
+
+    /** @var array<string, string> */
+    protected $casts = ['grams' => 'float', 'price' => 'float'];
+}
