@@ -44,7 +44,9 @@ test('a dog is changed and taken out', async ({ page }) => {
 
 test('a house rule changes the answer', async ({ page }) => {
     await page.goto('/settings')
+    const kept = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH')
     await page.getByLabel(/research/i).first().check()
+    await kept
     await openBench(page)
     await write(page, '2 cups oat flour\n1 egg')
     await ration(page, 'Biscay').getByRole('button').first().click()

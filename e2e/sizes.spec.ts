@@ -190,6 +190,7 @@ test('a dog\'s profile shows both schools, its meals and its growth', async ({ p
     await page.getByLabel('Weight', { exact: true }).fill('50 to 60 lb')
     await page.getByLabel('Leaves in the bowl').fill('raw apple, celery')
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
+    await page.waitForURL('**/bench')
     await page.goto('/dogs')
     await expect(page.getByRole('link', { name: /Biscay/ })).toContainText('22.68 kg')
     await page.getByRole('link', { name: /Biscay/ }).click()

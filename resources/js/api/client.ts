@@ -17,12 +17,15 @@ const UNREACHABLE: Problem = {
 
 async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
     let response: Response
+    const sent = body === undefined ? undefined : JSON.stringify(body)
     try {
         response = await fetch(`/api/${path}`, {
             method,
             headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
-            body: body === undefined ? undefined : JSON.stringify(body),
+            body: sent,
             signal,
+            // what was changed is kept even when the page is left at once; a browser takes 64 kB so
+            keepalive: method !== 'GET' && signal === undefined && (sent?.length ?? 0) < 20_000,
         })
     } catch (error) {
         if (signal?.aborted) throw error
