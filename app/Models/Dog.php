@@ -62,10 +62,10 @@ final class Dog extends Model
         'food_kcal_per_100g' => 'float', 'budget_percent' => 'float', 'at_table' => 'boolean', 'position' => 'integer', 'meals' => 'integer',
     ];
 
-    /** Age today, in months. */
-    public function ageMonths(): ?float
+    /** Age in months, today or on another day. */
+    public function ageMonths(?CarbonImmutable $on = null): ?float
     {
-        return $this->born_on === null ? null : round($this->born_on->diffInDays(CarbonImmutable::today()) / self::DAYS_A_MONTH, 2);
+        return $this->born_on === null ? null : round(max(0, $this->born_on->diffInDays($on ?? CarbonImmutable::today())) / self::DAYS_A_MONTH, 2);
     }
 
     public static function bornOn(float $ageMonths): CarbonImmutable

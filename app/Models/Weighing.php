@@ -8,6 +8,7 @@ use App\Models\Concerns\BelongsToKitchen;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * What a dog weighed on a day.
@@ -16,12 +17,19 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $dog_id
  * @property CarbonImmutable $weighed_on
  * @property float $kg
+ * @property Dog $dog
  */
 final class Weighing extends Model
 {
     use BelongsToKitchen, HasUuids;
 
     protected $fillable = ['dog_id', 'weighed_on', 'kg'];
+
+    /** @return BelongsTo<Dog, $this> */
+    public function dog(): BelongsTo
+    {
+        return $this->belongsTo(Dog::class);
+    }
 
     /** @var array<string, string> */
     protected $casts = ['kg' => 'float', 'weighed_on' => 'immutable_date'];

@@ -13,7 +13,8 @@ it('keeps a dog\'s weight over time, and the latest one is its weight', function
     expect($this->getJson("/api/dogs/{$dog->id}")->json('weightKg'))->toBe(19.6);
     $old = $this->postJson("/api/dogs/{$dog->id}/weighings", ['on' => '2025-01-02', 'kg' => 17])->assertCreated()->json();
     expect($this->getJson("/api/dogs/{$dog->id}")->json('weightKg'))->toBe(19.6)->and(schemaErrors(json_decode((string) json_encode($old)), 'kitchen.json#/$defs/weighing'))->toBe('');
-    expect(array_column($this->getJson("/api/dogs/{$dog->id}/weighings")->assertOk()->json(), 'kg'))->toBe([17, 19.6]);
+    $weighings = $this->getJson("/api/dogs/{$dog->id}/weighings")->assertOk()->json();
+    expect(array_column($weighings, 'kg'))->toBe([17, 19.6])->and($weighings[1]['ageMonths'])->toEqualWithDelta(40.0, 0.1)->and($weighings[0]['ageMonths'])->toBeLessThan($weighings[1]['ageMonths']);
     $this->deleteJson("/api/dogs/{$dog->id}/weighings/{$old['id']}")->assertNoContent();
     $this->postJson("/api/dogs/{$dog->id}/weighings", ['on' => '2099-01-01', 'kg' => 17])->assertStatus(422)->assertJsonPath('path', '/on');
     $this->postJson("/api/dogs/{$dog->id}/weighings", ['on' => '2025-01-02', 'kg' => 0])->assertStatus(422)->assertJsonPath('path', '/kg');

@@ -18,7 +18,7 @@ final class WeighingController
 {
     public function index(Dog $dog): AnonymousResourceCollection
     {
-        return WeighingResource::collection(Weighing::query()->where('dog_id', $dog->id)->orderBy('weighed_on')->get());
+        return WeighingResource::collection(Weighing::query()->with('dog')->where('dog_id', $dog->id)->orderBy('weighed_on')->get());
     }
 
     public function store(WeighingRequest $request, Dog $dog): JsonResponse
@@ -29,7 +29,7 @@ final class WeighingController
             $dog->update(['weight_kg' => $kept->kg, 'weight_said' => null]);
         }
 
-        return (new WeighingResource($kept->refresh()))->response()->setStatusCode(201);
+        return (new WeighingResource($kept->refresh()->load('dog')))->response()->setStatusCode(201);
     }
 
     public function destroy(Dog $dog, Weighing $weighing): Response

@@ -75,7 +75,7 @@ final readonly class Heat
                 'fahrenheit' => $stage['celsius'] === null ? null : self::fahrenheit($stage['celsius']),
                 'gasMark' => $stage['celsius'] === null ? null : self::gasMark($stage['celsius'] + ($this->fan ? self::FAN : 0)),
             ], $this->stages),
-            'cores' => $this->cores,
+            'cores' => array_map(static fn (array $core): array => $core + ['fahrenheit' => (int) round($core['celsius'] * 9 / 5 + 32)], $this->cores),
             'coreStep' => $this->coreStep,
             'fan' => $this->fan,
         ];

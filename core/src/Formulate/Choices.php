@@ -19,7 +19,7 @@ final class Choices
      *     allergens: list<array{id: string, name: string}>, conditions: list<array{id: string, name: string}>,
      *     medicines: list<array{id: string, name: string}>, breeds: list<string>, foods: list<array{id: string, name: string}>,
      *     shapes: array<string, list<string>>, textures: list<array{id: string, name: string}>,
-     *     policies: array<string, list<string>>, standingWords: string, dataVersion: string
+     *     feels: list<array{feel: string, word: string, below: float}>, policies: array<string, list<string>>, standingWords: string, dataVersion: string
      * }
      */
     public static function all(): array
@@ -43,6 +43,7 @@ final class Choices
             'foods' => $named(array_map(static fn (array $entry): string => $entry['name'], array_filter($tables['entries'], static fn (array $entry): bool => $entry['composition'] !== null && ! isset($entry['groups']['category-word'])))),
             'shapes' => Cut::shapes(),
             'textures' => $named(array_combine(Texture::ids(), array_map(static fn (string $id): string => Texture::of($id)->name, Texture::ids()))),
+            'feels' => array_map(static fn (array $row): array => ['feel' => $row['feel'], 'word' => $row['word'], 'below' => (float) $row['below']], $tables['feels']),
             'policies' => Policy::CHOICES,
             'standingWords' => self::STANDING_WORDS,
             'dataVersion' => $tables['version'],

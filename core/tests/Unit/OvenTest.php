@@ -56,6 +56,10 @@ it('knows the core temperatures, and that drying makes no meat safe', function (
     ['chicken-breast-cooked', null],
 ]);
 
+it('writes core temperatures as the source gives them in °F', function (string $food, int $fahrenheit): void {
+    expect(Heat::of(rounds(20, 6), Texture::of('biscuit'), dough([$food => 300.0]))->toArray()['cores'][0]['fahrenheit'])->toBe($fahrenheit);
+})->with([['chicken-mince', 165], ['beef-mince', 160], ['cod', 145]]);
+
 it('writes the same heat in every oven\'s words', function (): void {
     expect(Heat::fahrenheit(175))->toBe(345)->and(Heat::fahrenheit(180))->toBe(355)->and(Heat::gasMark(180))->toBe('4')->and(Heat::gasMark(95))->toBeNull();
     $stage = Heat::of(rounds(20, 6), Texture::of('biscuit'), dough(), null, true)->toArray()['stages'][0];

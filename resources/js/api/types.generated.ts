@@ -550,6 +550,7 @@ export interface Heat {
         celsius: number
         foods: string[]
         what: string
+        fahrenheit: number
     }[]
     coreStep: string | null
     fan: boolean
@@ -854,6 +855,7 @@ export interface Weighing {
     id: string
     on: string
     kg: number
+    ageMonths: number | null
 }
 
 export interface KeptPrice {
@@ -896,6 +898,13 @@ export interface Choices {
     }
     standingWords: string
     dataVersion: string
+    feels: Feel[]
+}
+
+export interface Feel {
+    feel: string
+    word: string
+    below: number
 }
 
 export interface Problem {

@@ -2,14 +2,14 @@
 import { computed, ref } from 'vue'
 import { api } from '../api/client'
 import type { FormulateAnswer } from '../api/types.generated'
-import { wordsOf } from '../kitchen/useKitchen'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useSheet } from './useSheet'
 
 /** From crumbs to batter: where this dough stands. */
 const props = defineProps<{ batch: FormulateAnswer['batch'] }>()
 
+const kitchen = useKitchen()
 const { question } = useSheet()
-const FEELS = ['crumbles', 'stiff, rolls with effort', 'rolls cleanly', 'tacky, drop or ball', 'spread in a tray', 'a batter']
 const felt = ref('')
 const wanted = ref('rolls cleanly')
 const advice = ref<string | null>(null)
@@ -27,20 +27,20 @@ async function advise(): Promise<void> {
     }
 }
 
-const stops = [
-    { upTo: 0.75, word: 'crumbles' }, { upTo: 0.92, word: 'stiff' }, { upTo: 1.08, word: 'rolls' },
-    { upTo: 1.3, word: 'tacky' }, { upTo: 1.8, word: 'spreads' }, { upTo: 2.4, word: 'batter' },
-]
+/** Where the strip of drawn classes begins and ends: the first and the last have no bound of their own. */
+const [DRAWN_FROM, DRAWN_TO] = [0.4, 2.4]
+const feels = computed(() => kitchen.choices?.feels ?? [])
+const stops = computed(() => feels.value.map((one) => ({ upTo: Math.min(one.below, DRAWN_TO), word: one.word })))
 
 /** Each class has the same width on the strip; the needle stands where the wetness falls inside its class. */
 const place = computed(() => {
     const wetness = props.batch.wetness
     if (wetness === null) return null
-    let from = 0.4
-    for (const [index, stop] of stops.entries()) {
-        if (wetness < stop.upTo || index === stops.length - 1) {
+    let from = DRAWN_FROM
+    for (const [index, stop] of stops.value.entries()) {
+        if (wetness < stop.upTo || index === stops.value.length - 1) {
             const inside = Math.min(1, Math.max(0, (wetness - from) / (stop.upTo - from)))
-            return { index, percent: (index + inside) * (100 / stops.length) }
+            return { index, percent: (index + inside) * (100 / stops.value.length) }
         }
         from = stop.upTo
     }
@@ -61,8 +61,8 @@ const place = computed(() => {
         </svg>
         <details class="assumed"><summary>Too wet, too dry?</summary>
             <div class="fields">
-                <label class="plain"><span>Under your hand it</span><select v-model="felt" @change="advise"><option value="">choose</option><option v-for="one in FEELS" :key="one" :value="one">{{ one }}</option></select></label>
-                <label class="plain"><span>You want</span><select v-model="wanted" @change="advise"><option v-for="one in FEELS" :key="one" :value="one">{{ one }}</option></select></label>
+                <label class="plain"><span>Under your hand it</span><select v-model="felt" @change="advise"><option value="">choose</option><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
+                <label class="plain"><span>You want</span><select v-model="wanted" @change="advise"><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
             </div>
             <p v-if="advice !== null" role="status">{{ advice }}</p>
         </details>

@@ -15,15 +15,9 @@ const weighings = ref<Weighing[]>([])
 const problem = ref<string | null>(null)
 const weighed = ref({ kg: '', on: new Date().toISOString().slice(0, 10) })
 
-const DAYS_A_MONTH = 30.4375
-
-function ageOn(on: string): number | null {
-    return props.dog.bornOn === null ? null : Math.max(0, (Date.parse(on) - Date.parse(props.dog.bornOn)) / 86400000 / DAYS_A_MONTH)
-}
-
 async function ask(): Promise<void> {
     try {
-        answer.value = await api.profile({ version: 1, dog: asTableDog(props.dog), policy: kitchen.kitchen?.policy ?? {}, meals: props.dog.meals, weighings: weighings.value.map((one) => ({ ageMonths: ageOn(one.on), kg: one.kg })) })
+        answer.value = await api.profile({ version: 1, dog: asTableDog(props.dog), policy: kitchen.kitchen?.policy ?? {}, meals: props.dog.meals, weighings: weighings.value.map((one) => ({ ageMonths: one.ageMonths, kg: one.kg })) })
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { api } from '../api/client'
-import type { Cut, SizeAnswer } from '../api/types.generated'
+import type { Cut, SizeAnswer, SizeRequest } from '../api/types.generated'
 import { useSheet, type Portion } from '../bench/useSheet'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen } from '../kitchen/useKitchen'
 import { figure } from '../ui/format'
+import { useAsked } from '../ui/useAsked'
 
 /** Backwards: so many a day for this dog and that one, for so many days; what size, and how much dough? */
 const emit = defineEmits<{ take: [portions: Portion[], factor: number] }>()
@@ -14,46 +14,28 @@ const { sheet, question } = useSheet()
 const wishes = reactive<Record<string, string>>({})
 const days = ref('7')
 const thickness = ref('')
-const answer = ref<SizeAnswer | null>(null)
-const problem = ref<string | null>(null)
-/** What is shown belongs to an earlier question: it cannot be taken. */
-const stale = ref(false)
-let running: AbortController | null = null
-
 const asked = computed(() => kitchen.atTable.map((dog) => ({ dog: dog.name, piecesPerDay: Number((wishes[dog.name] ?? '').replace(',', '.')) })).filter((one) => one.piecesPerDay > 0))
-const solution = computed(() => answer.value?.possible === true ? answer.value : answer.value?.ifCleared ?? null)
-
-async function ask(): Promise<void> {
-    running?.abort()
-    const whole = question()
-    if (whole === null || asked.value.length === 0) {
-        answer.value = null
-        return
-    }
-    running = new AbortController()
-    const { cut, portions, ...rest } = whole
-    void portions
-    const sizes = cut as unknown as Record<string, number>
+/** The cut with what is asked for left open. */
+function openCut(cut: Cut | null | undefined): SizeRequest['cut'] {
+    const sizes = (cut ?? {}) as unknown as Record<string, number>
     const thick = Number(thickness.value.replace(',', '.')) || sizes['thicknessMm'] || null
-    const open = { shape: cut?.shape ?? 'round', ...('thicknessMm' in sizes && thick !== null ? { thicknessMm: thick } : {}), ...Object.fromEntries(['sheetWidthMm', 'sheetLengthMm', 'depthMm', 'sliceMm', 'cavities'].filter((key) => key in sizes).map((key) => [key, sizes[key]])) }
-    try {
-        answer.value = await api.size({ ...rest, cut: open as never, wishes: asked.value, days: Math.max(1, Math.round(Number(days.value) || 1)) }, running.signal)
-        problem.value = null
-        stale.value = false
-    } catch (error) {
-        if (error instanceof DOMException && error.name === 'AbortError') return
-        problem.value = wordsOf(error)
-        answer.value = null
-    }
+    const kept = ['sheetWidthMm', 'sheetLengthMm', 'depthMm', 'sliceMm', 'cavities'].filter((key) => key in sizes).map((key) => [key, sizes[key]])
+
+    return { shape: cut?.shape ?? 'round', ...('thicknessMm' in sizes && thick !== null ? { thicknessMm: thick } : {}), ...Object.fromEntries(kept) as object }
 }
 
-const later = useDebounceFn(ask, 150)
-function askSoon(): void {
-    stale.value = true
-    void later()
-}
+const { answer, problem, stale } = useAsked<SizeAnswer>({
+    of: [asked, days, thickness, () => sheet.value.text, () => sheet.value.cut],
+    ask: (signal) => {
+        const whole = question()
+        if (whole === null || asked.value.length === 0) return null
+        const { cut, portions, ...rest } = whole
+        void portions
 
-watch([asked, days, thickness, () => sheet.value.text, () => sheet.value.cut], askSoon, { deep: true })
+        return api.size({ ...rest, cut: openCut(cut), wishes: asked.value, days: Math.max(1, Math.round(Number(days.value) || 1)) }, signal)
+    },
+})
+const solution = computed(() => answer.value?.possible === true ? answer.value : answer.value?.ifCleared ?? null)
 
 function said(cut: { shape: string }): string {
     const sizes = Object.entries(cut).filter(([key]) => key !== 'shape')

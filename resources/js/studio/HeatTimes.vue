@@ -48,7 +48,7 @@ async function change(fields: { temperature: 'C' | 'F' } | { ovenFan: boolean })
         </div>
         <p v-if="(own ?? problem) !== null" class="problem" role="alert">{{ own ?? problem }}</p>
         <p v-if="heat.coreStep !== null" class="heat__core"><strong>First:</strong> {{ heat.coreStep }}</p>
-        <p v-else-if="heat.cores.length > 0">At the core: <template v-for="(core, n) in heat.cores" :key="core.what">{{ n > 0 ? '; ' : '' }}{{ core.foods.join(', ') }} {{ isFahrenheit ? `${Math.round(core.celsius * 9 / 5 + 32)} °F` : `${core.celsius} °C` }}</template>.</p>
+        <p v-else-if="heat.cores.length > 0">At the core: <template v-for="(core, n) in heat.cores" :key="core.what">{{ n > 0 ? '; ' : '' }}{{ core.foods.join(', ') }} {{ isFahrenheit ? `${core.fahrenheit} °F` : `${core.celsius} °C` }}</template>.</p>
         <ol class="heat">
             <li v-for="stage in heat.stages" :key="stage.does">
                 <strong>{{ stage.does }}</strong>

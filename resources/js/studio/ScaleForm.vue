@@ -1,22 +1,16 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { api } from '../api/client'
 import type { ScaleAnswer, ScaleBy } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
-import { wordsOf } from '../kitchen/useKitchen'
 import { figure } from '../ui/format'
+import { useAsked } from '../ui/useAsked'
 
 /** The same recipe larger or smaller, in amounts a kitchen can measure. Nothing changes until it is taken. */
 const { sheet, answer: bench, question, takeSwap } = useSheet()
 const WAYS = [['factor', 'times'], ['pieces', 'pieces'], ['days', 'days for these dogs'], ['tin', 'a tin'], ['atHand', 'what is at hand']] as const
 const way = ref<typeof WAYS[number][0]>('factor')
 const form = reactive({ number: '', widthMm: '', lengthMm: '', depthMm: '', line: 0, grams: '' })
-const answer = ref<ScaleAnswer | null>(null)
-const problem = ref<string | null>(null)
-/** What is shown belongs to an earlier question: it cannot be taken. */
-const stale = ref(false)
-let running: AbortController | null = null
 
 function number(text: string): number {
     return Number(text.replace(',', '.'))
@@ -32,33 +26,14 @@ const by = computed<ScaleBy | null>(() => {
     }
 })
 
-async function ask(): Promise<void> {
-    running?.abort()
-    const asked = question()
-    if (asked === null || by.value === null) {
-        answer.value = null
-        problem.value = null
-        return
-    }
-    running = new AbortController()
-    try {
-        answer.value = await api.scale({ ...asked, by: by.value }, running.signal)
-        problem.value = null
-        stale.value = false
-    } catch (error) {
-        if (error instanceof DOMException && error.name === 'AbortError') return
-        problem.value = wordsOf(error)
-        answer.value = null
-    }
-}
+const { answer, problem, stale } = useAsked<ScaleAnswer>({
+    of: [by, () => sheet.value.text, () => sheet.value.cut],
+    ask: (signal) => {
+        const asked = question()
 
-const later = useDebounceFn(ask, 150)
-function askSoon(): void {
-    stale.value = true
-    void later()
-}
-
-watch([by, () => sheet.value.text, () => sheet.value.cut], askSoon, { deep: true })
+        return asked === null || by.value === null ? null : api.scale({ ...asked, by: by.value }, signal)
+    },
+})
 
 function take(text: string, factor: number): void {
     takeSwap(text, sheet.value.steps, `${figure(factor)} times the recipe`)
