@@ -41,10 +41,10 @@ test('a dog is seated by a tap, and the answer follows', async ({ page }) => {
 
 test('cut and texture change count, ration and findings', async ({ page }) => {
     await openBench(page)
-    await write(page, '2 cups oat flour\n1 egg\n1/4 cup water')
     await page.getByLabel('Shape').selectOption('ball')
     await page.getByLabel('across, mm').fill('20')
-    await expect(page.getByText('kcal a piece')).toBeVisible()
+    await write(page, '2 cups oat flour\n1 egg\n1/4 cup water')
+    await expect(page.getByText(/^Checked 3 lines/)).toBeVisible()
     const pieces = async (): Promise<number> => Number(await page.locator('.piece strong').nth(1).textContent())
     await expect.poll(pieces).toBeGreaterThan(30)
     const small = await pieces()
