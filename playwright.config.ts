@@ -9,8 +9,8 @@ export default defineConfig({
     testMatch: bench ? ['keys.ts', 'drag.ts'] : shots ? 'shots.ts' : '*.spec.ts',
     workers: 1,
     fullyParallel: false,
-    // one more try on a busy machine; what needed it is listed as flaky
-    retries: bench || shots ? 0 : 1,
+    // a second try tells what is flaky from what is broken; both fail the run
+    retries: bench || shots || process.env['CI'] === undefined ? 0 : 1,
     timeout: 60_000,
     expect: { timeout: 8_000 },
     outputDir: 'var/playwright',
@@ -20,6 +20,8 @@ export default defineConfig({
         viewport: { width: 1280, height: 800 },
         reducedMotion: 'reduce',
         trace: 'off',
+        // a button that is not there fails at once
+        actionTimeout: 5_000,
         launchOptions: {
             executablePath: '/usr/bin/chromium',
             args: ['--no-sandbox', '--headless', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

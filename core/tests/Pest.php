@@ -8,6 +8,7 @@ use MildBowl\Core\Formulate\Formulate;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Range;
+use MildBowl\Core\Tests\Golden\Cases;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
@@ -64,9 +65,7 @@ function found(array $answer): array
 /** @return list<string> the rows of a case file, without comments */
 function cases(string $file): array
 {
-    $rows = file(__DIR__."/cases/$file", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES);
-
-    return array_values(array_filter($rows === false ? [] : $rows, static fn (string $row): bool => ! str_starts_with($row, '#')));
+    return Cases::rows($file);
 }
 
 /** @return list<array<string, string>> the rows of a reference table */

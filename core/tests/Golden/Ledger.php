@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Tests\Golden;
+
+use MildBowl\Core\Formulate\Formulate;
+use MildBowl\Core\Formulate\Request;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Swaps\Swap;
+use MildBowl\Core\Swaps\SwapTable;
+
+/**
+ * What the core says of every food by itself, a short block each: what 100 g of it hold, what a cup and one of it weigh, what is
+ * found in it, what may stand in for it. The foods and the names they are asked by come from cases/names.txt, not from the catalogue.
+ */
+final class Ledger
+{
+    public const THEMES = ['foods', 'measures', 'swaps', 'words'];
+
+    private const UNITS = ['cup', 'each', 'small', 'medium', 'large', 'slice', 'stalk', 'stick', 'leaf', 'sprig', 'bunch', 'tin', 'packet', 'clove', 'handful', 'juice of', 'zest of'];
+
+    private const FORMS = ['', 'grated', 'mashed', 'pureed', 'sliced', 'chopped'];
+
+    /** @return array<string, string> */
+    public static function of(string $theme): array
+    {
+        return match ($theme) {
+            'foods' => self::each(self::food(...)),
+            'measures' => self::each(self::measures(...)),
+            'swaps' => self::each(self::swaps(...)),
+            default => self::words(),
+        };
+    }
+
+    /**
+     * @param  callable(string, string): string  $say
+     * @return array<string, string>
+     */
+    private static function each(callable $say): array
+    {
+        $said = [];
+        foreach (Cases::rows('names.txt') as $row) {
+            [$id, $names] = array_map(trim(...), explode(':', $row, 2));
+            $said[$id] = Catalogue::has($id) ? $say($id, trim(explode('|', $names)[0])) : '(there is no such food)';
+        }
+
+        return $said;
+    }
+
+    private static function food(string $id, string $name): string
+    {
+        $food = Catalogue::get($id);
+        $composition = $food->composition === null ? '(unknown)' : self::figures(get_object_vars($food->composition));
+        $hot = self::ask("100 g $name", 'biscuit');
+        $cold = self::ask("100 g $name", 'none');
+
+        return implode("\n", [
+            "{$food->name} ({$food->source} {$food->confidence}); jobs: ".implode(' ', $food->jobs).'; groups: '.implode(' ', array_keys($food->groups)),
+            "100 g: $composition",
+            'piece: '.self::figures($hot['piece']['nutrients']),
+            'heated: '.self::found($hot),
+            'not heated: '.self::found($cold),
+            'with 100 g water: '.Golden::plain(self::ask("100 g $name\n100 g water", 'biscuit')['batch']['wetness']),
+        ]);
+    }
+
+    private static function measures(string $id, string $name): string
+    {
+        $said = [];
+        foreach (self::UNITS as $unit) {
+            $amount = match ($unit) {
+                'each' => '2',
+                'juice of', 'zest of' => "$unit 1",
+                default => "1 $unit",
+            };
+            foreach ($unit === 'cup' ? self::FORMS : [''] as $form) {
+                $line = self::ask(trim("$amount $form $name"), 'biscuit')['lines'][0] ?? ['grams' => null, 'ingredient' => null];
+                if ($line['grams'] !== null && $line['ingredient'] === $id) {
+                    $said[] = trim("$amount $form").': '.Golden::plain($line['grams']);
+                }
+            }
+        }
+
+        return $said === [] ? '(weighed only)' : implode("\n", $said);
+    }
+
+    private static function swaps(string $id): string
+    {
+        $rows = array_map(static fn (Swap $swap): string => Golden::plain($swap->in)." {$swap->job} {$swap->rank} \"{$swap->note}\" {$swap->source}", SwapTable::for(Catalogue::get($id)));
+
+        return $rows === [] ? '(none)' : implode("\n", $rows);
+    }
+
+    /** Words that say nothing about a food, twelve to a line: what of them is not passed over. @return array<string, string> */
+    private static function words(): array
+    {
+        $said = [];
+        foreach (array_chunk(Cases::rows('harmless-words.txt'), 12) as $words) {
+            $line = implode(', ', $words);
+            $said[$line] = self::found(self::ask("100 g oat flour, $line", 'biscuit'));
+        }
+        foreach (array_chunk(Cases::rows('verbs.txt'), 1) as [$verb]) {
+            $answer = self::ask("1 egg\n100 g oat flour\n".ucfirst($verb).' the egg and the oat flour well for a while.', 'biscuit');
+            $said["verb: $verb"] = count($answer['steps']).' steps; '.self::found($answer);
+        }
+
+        return $said;
+    }
+
+    /** @return array<string, mixed> */
+    private static function ask(string $text, string $texture): array
+    {
+        return Formulate::answer(Request::fromJson(json_encode([
+            'version' => 1, 'recipe' => ['text' => $text], 'cut' => ['shape' => 'pieces', 'count' => 1], 'bake' => ['texture' => $texture],
+        ], JSON_THROW_ON_ERROR)));
+    }
+
+    /** @param  array<string, mixed>  $figures */
+    private static function figures(array $figures): string
+    {
+        return implode(' ', array_map(static fn (string $name, mixed $figure): string => "$name ".Golden::plain($figure), array_keys($figures), $figures));
+    }
+
+    /** @param  array<string, mixed>  $answer */
+    private static function found(array $answer): string
+    {
+        $found = [];
+        foreach ([...$answer['lines'], ...$answer['steps']] as $part) {
+            foreach ($part['findings'] as $one) {
+                $found[] = "{$one['level']}:{$one['code']}".($one['emergency'] ? '!' : '');
+            }
+        }
+
+        return $found === [] ? 'nothing' : implode(' ', $found);
+    }
+}
