@@ -125,7 +125,8 @@ final class Golden
         $isList = array_is_list($value);
         $rows = [];
         foreach ($value as $key => $one) {
-            $rows[] = rtrim("$indent  ".($isList ? '-' : "$key:").' '.ltrim(self::plain($one, "$indent  "), ' '));
+            $text = self::plain($one, "$indent  ");
+            $rows[] = "$indent  ".($isList ? '-' : "$key:").(str_starts_with($text, "\n") ? '' : ' ').$text;
         }
 
         return "\n".implode("\n", $rows);
