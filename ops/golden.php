@@ -11,8 +11,9 @@ use SebastianBergmann\Diff\Output\UnifiedDiffOutputBuilder;
 $core = getenv('MILDBOWL_CORE') ?: __DIR__.'/../core';
 require "$core/vendor/autoload.php";
 
-$options = getopt('', ['take', 'brief', 'first'], $rest);
-$wanted = array_slice($argv, $rest);
+$known = ['--take', '--brief', '--first'];
+$options = array_fill_keys(array_map(static fn (string $option): string => ltrim($option, '-'), array_intersect($known, $argv)), true);
+$wanted = array_values(array_diff(array_slice($argv, 1), $known));
 $themes = array_filter(Golden::themes(), static fn (string $theme): bool => $wanted === [] || array_filter($wanted, static fn (string $name): bool => str_contains($theme, $name)) !== []);
 if ($themes === []) {
     fwrite(STDERR, 'Nothing kept is called '.implode(', ', $wanted).". There are:\n  ".implode("\n  ", Golden::themes())."\n");

@@ -11,18 +11,25 @@ use RuntimeException;
 
 /**
  * Turns the CSV files people edit into the one constant array the program reads.
- * Every reference between files is checked here, so that a typing slip stops the build and not a dog's supper.
+ * What each column may hold is checked by Columns before, so that a typing slip stops the build and not a dog's supper.
  */
 final class Compiler
 {
     /** @var array<string, array<string, mixed>> */
     private array $entries = [];
 
-    public function __construct(private readonly string $folder) {}
+    /** @param  ?string  $neverCases  the file in which every `never` code must have its cases; null where the tests did not come along */
+    public function __construct(private readonly string $folder, private readonly ?string $neverCases = null) {}
 
-    /** @return array<string, mixed> */
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws RuntimeException that names the file, the row and the column of each slip
+     */
     public function compile(): array
     {
+        Columns::check($this->folder);
+        $this->everyPoisonHasItsCases();
         $this->entries = $this->readEntries();
         [$lexicon, $names] = $this->readNames();
         $data = [
@@ -65,6 +72,35 @@ final class Compiler
         $data['version'] = substr(hash('sha256', serialize($data)), 0, 16);
 
         return $data;
+    }
+
+    /** A poison without a case is one that a slip can lose unseen. */
+    private function everyPoisonHasItsCases(): void
+    {
+        if ($this->neverCases === null) {
+            return;
+        }
+        $cases = [];
+        foreach (file($this->neverCases, FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $row) {
+            $cases[trim(explode(':', $row)[0])] = true;
+        }
+        foreach ($this->table('rules') as $n => $row) {
+            if ($row['level'] === 'never' && ! isset($cases[$row['code']])) {
+                throw new RuntimeException('rules.csv, row '.($n + 2).", column code: \"{$row['code']}\" is never, but cases/never.txt holds no case of it.");
+            }
+        }
+    }
+
+    /**
+     * A name that stands for two things is a slip.
+     *
+     * @param  array<array-key, mixed>  $known
+     */
+    private function once(array $known, string $name, string $place): void
+    {
+        if (isset($known[$name])) {
+            throw new RuntimeException("$place: the name \"$name\" is taken already.");
+        }
     }
 
     /** @return list<array<string, string>> */
@@ -169,7 +205,6 @@ final class Compiler
             }
         };
         foreach ($this->table('names') as $row) {
-            $this->known($row['ingredient'], 'names.csv');
             foreach (Table::parts($row['names']) as $name) {
                 $add($name, $row['ingredient']);
                 $names[$row['ingredient']][] = rtrim($name, '~!');
@@ -195,8 +230,6 @@ final class Compiler
     {
         $forms = [];
         foreach ($this->table('forms') as $row) {
-            $this->known($row['ingredient'], 'forms.csv');
-            $this->known($row['becomes'], 'forms.csv');
             $forms[$row['ingredient']][$row['form']] = $row['becomes'];
         }
 
@@ -225,6 +258,7 @@ final class Compiler
         $names = $sizes = [];
         foreach ($this->table('units') as $row) {
             foreach (Table::parts($row['names']) as $name) {
+                $this->once(array_diff($names, [$row['unit']]), Tokenizer::key($name), "units.csv, {$row['unit']}");
                 $names[Tokenizer::key($name)] = $row['unit'];
             }
             foreach (['us', 'metric', 'imperial', 'australian'] as $system) {
@@ -241,9 +275,10 @@ final class Compiler
         $names = $sizes = [];
         foreach ($this->table('measures') as $row) {
             foreach (Table::parts($row['names']) as $name) {
+                $this->once(array_diff($names, [$row['unit']]), Tokenizer::key($name), "measures.csv, {$row['unit']}");
                 $names[Tokenizer::key($name)] = $row['unit'];
             }
-            $sizes[$row['unit']] = [$row['kind'], (float) $row['low'], (float) $row['best'], (float) $row['high']];
+            $sizes[$row['unit']] = [$row['kind'], ...$this->ordered($row, "measures.csv, {$row['unit']}")];
         }
 
         return ['names' => $names, 'sizes' => $sizes];
@@ -254,7 +289,6 @@ final class Compiler
     {
         $result = [];
         foreach ($this->table($name) as $row) {
-            $this->known($row['ingredient'], "$name.csv");
             $result[$row['ingredient']][$row['form']] = $this->ordered($row, "$name.csv, {$row['ingredient']}");
         }
 
@@ -266,7 +300,6 @@ final class Compiler
     {
         $result = [];
         foreach ($this->table('pieces') as $row) {
-            $this->known($row['ingredient'], 'pieces.csv');
             $result[$row['ingredient']]["{$row['unit']}:{$row['size']}"] = $this->ordered($row, "pieces.csv, {$row['ingredient']}");
         }
 
@@ -292,7 +325,6 @@ final class Compiler
     {
         $result = [];
         foreach ($this->table('uptake') as $row) {
-            $this->known($row['ingredient'], 'uptake.csv');
             $result[$row['ingredient']] = [(float) $row['uptake'], $row['kind']];
         }
 
@@ -304,7 +336,6 @@ final class Compiler
     {
         $result = [];
         foreach ($this->table('actives') as $row) {
-            $this->known($row['ingredient'], 'actives.csv');
             $result[$row['ingredient']][$row['substance']] = $this->ordered($row, "actives.csv, {$row['ingredient']}");
         }
 
@@ -380,11 +411,9 @@ final class Compiler
     {
         $result = [];
         foreach ($this->table('swaps') as $row) {
-            $this->known($row['out'], 'swaps.csv');
             $in = [];
             foreach (Table::parts($row['in'], ';') as $part) {
                 [$id, $ratio] = [...explode('=', $part, 2), ''];
-                $this->known($id, 'swaps.csv');
                 $in[$id] = Table::number($ratio) ?? throw new RuntimeException("swaps.csv, {$row['out']}: \"$part\" has no ratio.");
             }
             $result[$row['out']][] = ['except' => Table::parts($row['except']), 'in' => $in, 'job' => $row['job'], 'rank' => (float) $row['rank'], 'note' => $row['note'], 'source' => $row['source']];
@@ -410,6 +439,7 @@ final class Compiler
                 'source' => $row['source'],
             ];
             foreach ([$row['breed'], ...Table::parts($row['aliases'])] as $name) {
+                $this->once($result, $name, "breeds.csv, {$row['breed']}");
                 $result[$name] = $entry;
             }
         }
@@ -444,13 +474,6 @@ final class Compiler
     private function keys(string $cell): array
     {
         return array_map(static fn (string $phrase): string => implode('+', array_map(Tokenizer::key(...), Table::parts($phrase, '+'))), Table::parts($cell));
-    }
-
-    private function known(string $id, string $place): void
-    {
-        if (! isset($this->entries[$id]) && ! str_starts_with($id, 'group:')) {
-            throw new RuntimeException("$place: there is no ingredient $id.");
-        }
     }
 
     /**

@@ -19,7 +19,7 @@ final readonly class Table
     public function rows(): array
     {
         $path = "{$this->folder}/{$this->name}.csv";
-        $file = @fopen($path, 'r');
+        $file = is_file($path) ? fopen($path, 'r') : false;
         if ($file === false) {
             throw new RuntimeException("$path cannot be read.");
         }

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\DataCompiler;
+
+/** What only the tables together can show: groups that nobody asks about, and figures that no food of a group has. */
+final class Groups
+{
+    /** Columns that ask about a group, and what divides several. */
+    private const ASKED = ['rules' => 'groups', 'exclusions' => 'groups', 'cross' => 'group', 'cores' => 'group', 'breeds' => 'group'];
+
+    private const BY_GROUP = ['densities' => 'ingredient', 'pieces' => 'ingredient', 'swaps' => 'out'];
+
+    /**
+     * @param  array<string, list<array<string, string>>>  $tables
+     * @return list<string>
+     */
+    public static function unused(array $tables): array
+    {
+        $held = [];
+        foreach (['ingredients', 'entries'] as $file) {
+            foreach ($tables[$file] as $row) {
+                foreach (Table::parts($row['groups'], ';') as $group) {
+                    $held[$group] = true;
+                }
+            }
+        }
+        $asked = array_fill_keys(Vocabulary::TRAITS_IN_CODE, true);
+        foreach (self::ASKED as $file => $column) {
+            foreach (array_column($tables[$file], $column) as $cell) {
+                $asked += array_fill_keys(Table::parts($cell, ';'), true);
+            }
+        }
+        foreach (self::BY_GROUP as $file => $column) {
+            foreach (array_column($tables[$file], $column) as $cell) {
+                if (str_starts_with($cell, 'group:')) {
+                    $asked[substr($cell, 6)] = true;
+                }
+            }
+        }
+        $slips = [];
+        foreach ($tables['traits'] as $n => $row) {
+            $place = 'traits.csv, row '.($n + 2).', column trait';
+            if (! isset($held[$row['trait']])) {
+                $slips[] = "$place: no food is \"{$row['trait']}\".";
+            } elseif (! isset($asked[$row['trait']])) {
+                $slips[] = "$place: nothing asks whether a food is \"{$row['trait']}\".";
+            }
+        }
+        $parents = $allergies = [];
+        foreach ($tables['groups'] as $row) {
+            $parents += array_fill_keys(Table::parts($row['parents'], ';'), true);
+        }
+        $allergies = array_fill_keys(array_column($tables['cross'], 'allergy'), true);
+        foreach ($tables['groups'] as $n => $row) {
+            if (! isset($held[$row['group']]) && ! isset($parents[$row['group']]) && ! isset($allergies[$row['group']])) {
+                $slips[] = 'groups.csv, row '.($n + 2).", column group: no food is of the group \"{$row['group']}\".";
+            }
+        }
+
+        return $slips;
+    }
+
+    /**
+     * @param  array<string, list<array<string, string>>>  $tables
+     * @return list<string>
+     */
+    public static function implausible(array $tables): array
+    {
+        $spans = $excepted = $slips = [];
+        foreach ($tables['plausible'] as $row) {
+            $spans[$row['group']][$row['nutrient']] = [(float) $row['low'], (float) $row['high']];
+        }
+        foreach ($tables['exceptions'] as $row) {
+            $excepted[$row['ingredient']][$row['check']] = true;
+        }
+        foreach ($tables['ingredients'] as $n => $row) {
+            foreach (Table::parts($row['groups'], ';') as $group) {
+                foreach ($spans[$group] ?? [] as $nutrient => [$low, $high]) {
+                    $value = Table::number($row[$nutrient]);
+                    if ($value !== null && ($value < $low || $value > $high) && ! isset($excepted[$row['id']][$nutrient])) {
+                        $slips[] = 'ingredients.csv, row '.($n + 2).", column $nutrient: {$row['id']} has $value, but $group has from $low to $high (plausible.csv). If it is right, exceptions.csv says why.";
+                    }
+                }
+            }
+        }
+
+        return $slips;
+    }
+}

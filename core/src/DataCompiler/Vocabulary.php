@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\DataCompiler;
+
+use MildBowl\Core\Baking\Cut;
+use MildBowl\Core\Formulate\DogReader;
+use MildBowl\Core\Formulate\Policy;
+use MildBowl\Core\Pantry\Composition;
+use MildBowl\Core\Screening\Level;
+
+/**
+ * The words that mean something to the program. A word in the data that stands in none of these lists stops the build: what nobody
+ * knows, nothing would fire for.
+ */
+final class Vocabulary
+{
+    public const CONDITIONS = [
+        'pancreatitis', 'hyperlipidaemia', 'diabetes', 'kidney', 'heart', 'heart-advanced', 'oxalate-stones', 'urate-stones', 'struvite-stones',
+        'cystine-stones', 'liver', 'shunt', 'copper-storage', 'epilepsy-bromide', 'immunocompromised', 'pregnant', 'nursing', 'sensitive-stomach',
+        'gut-protein-loss', 'megaoesophagus', 'addisons', 'anaemia', 'weight-loss', 'weight-gain',
+    ];
+
+    public const MEDICINES = ['anticoagulant', 'chemotherapy', 'surgery-planned', 'selegiline', 'bromide'];
+
+    public const TEXTURES = ['cake', 'tray', 'soft', 'chewy', 'biscuit', 'hard', 'jerky', 'frozen', 'none'];
+
+    public const JOBS = ['bulk', 'bind', 'thicken', 'wet', 'fat', 'protein', 'sweeten', 'flavour', 'leaven', 'coat', 'dust', 'grease'];
+
+    public const SUBSTANCES = [
+        'sodiumMg', 'fatG', 'addedSugarG', 'coumarinMg', 'retinolUg', 'vitaminDUg', 'calciumMg', 'newFibreG', 'kelpG', 'garlicG', 'rootSpiceG',
+        'theobromineMg', 'xylitolMg', 'raisinG', 'grapeG', 'onionG', 'macadamiaG', 'saltG',
+    ];
+
+    public const BASES = ['per100kcalTreat', 'perKcalTreat', 'per100kcalDay', 'perKgDay', 'per10kgDay'];
+
+    /** Whom a dose row concerns, besides the conditions. */
+    public const WHO = ['healthy', 'grown', 'growing', 'growing-large', 'garlic-measured'];
+
+    public const FORMS = [
+        'mashed', 'pureed', 'grated', 'sliced', 'chopped', 'ground', 'powder', 'cooked', 'boiled', 'raw', 'dried', 'tinned', 'drained', 'undrained',
+        'frozen', 'melted', 'beaten', 'hulled', 'pitted', 'unpitted', 'cored', 'peeled', 'unpeeled', 'salted', 'unsalted', 'sweetened', 'unsweetened',
+        'plain', 'homemade', 'smoked', 'cured', 'lean', 'low-fat', 'skimmed', 'lactose-free', 'flavoured', 'whole', 'crunchy', 'green', 'sprouted',
+        'unripe', 'bitter', 'black', 'white', 'milk', 'candied', 'mouldy', 'packed',
+    ];
+
+    public const PIECE_UNITS = ['each', 'slice', 'stalk', 'stick', 'leaf', 'sprig', 'bunch', 'tin', 'packet', 'clove', 'handful', 'juice-of', 'zest-of'];
+
+    public const SIZES = ['small', 'medium', 'large'];
+
+    public const ENERGY = [
+        'resting-a', 'resting-exponent', 'puppy-young', 'puppy-older', 'adult-neutered', 'adult-intact', 'active', 'inactive', 'senior', 'working-light',
+        'working-moderate', 'working-heavy', 'weight-loss', 'weight-gain', 'nrc-inactive', 'nrc-normal', 'nrc-senior', 'nrc-active', 'nrc-young-active',
+        'nrc-terrier', 'nrc-puppy-a', 'nrc-puppy-b', 'nrc-puppy-c', 'nrc-puppy-d', 'budget', 'budget-strict', 'individual',
+    ];
+
+    public const RESCUE_WEIGHTS = [
+        'change', 'remove', 'add', 'job-lost', 'rank', 'wetness', 'adjust', 'richer-fat', 'richer-kcal', 'dislike', 'new', 'label', 'not-at-hand',
+        'meat-lost', 'fewer-pieces',
+    ];
+
+    public const KEEPING = ['dry', 'moist', 'meat'];
+
+    public const HEAT_CLASSES = ['dough', 'ball', 'drop', 'tray', 'cake', 'jerky', 'frozen', 'none', 'off'];
+
+    public const HEAT_DOES = ['bake', 'dry', 'chill', 'freeze', 'turn over and dry', 'leave in the turned-off oven'];
+
+    public const MADE = ['pressed', 'rolled', 'dropped', 'spread', 'poured'];
+
+    public const CHECKS = ['energy', 'both', 'sodium', 'vitaminA', 'copper', 'phosphorus'];
+
+    /** Codes of dose rows: what `heldBy` may say. */
+    public const DOSES = ['sodium', 'fat', 'added-sugar', 'coumarin', 'vitamin-a', 'vitamin-d', 'calcium', 'fibre', 'kelp', 'garlic', 'root-spice'];
+
+    /** What a rule may ask for with `when`, and the values it may name; an empty list: none, null: see `whenValues`. */
+    public const WHEN = [
+        'heat' => ['yes', 'no'], 'garlic' => Policy::CHOICES['garlic'], 'raw' => ['meat', 'fish'], 'not' => null, 'texture' => self::TEXTURES,
+        'stage' => DogReader::STAGES, 'growing-large' => [], 'garlic-refused' => [], 'condition' => self::CONDITIONS, 'medicine' => self::MEDICINES,
+        'teeth' => DogReader::TEETH, 'eating' => DogReader::EATING,
+    ];
+
+    /** Traits that the program itself asks about; every other must be named by a row. */
+    public const TRAITS_IN_CODE = [
+        'flour', 'bran', 'oil', 'animal-fat', 'meat', 'organ', 'liver-organ', 'raw-meat', 'raw-fish', 'cured-meat', 'cheese', 'nut-butter', 'liquid', 'herb',
+        'spice', 'spice-mix', 'added-sugar', 'added-sugar-part', 'new-fibre', 'baking-leavener', 'category-word', 'additive', 'salted', 'tinned-fish',
+        'kelp', 'check-sugar-free',
+    ];
+
+    /**
+     * @return list<string>|null the words of a closed list by its name; null where there is no such list
+     */
+    public static function words(string $list): ?array
+    {
+        return match ($list) {
+            // of what a row can say; unknown and limit are worked out
+            'level' => array_values(array_diff(array_map(static fn (Level $level): string => $level->value, Level::cases()), ['unknown', 'limit', 'clear'])),
+            'condition' => self::CONDITIONS,
+            'medicine' => self::MEDICINES,
+            'texture' => self::TEXTURES,
+            'shape' => array_keys(Cut::shapes()),
+            'job' => self::JOBS,
+            'substance' => self::SUBSTANCES,
+            'basis' => self::BASES,
+            'who' => [...self::WHO, ...self::CONDITIONS],
+            'form' => self::FORMS,
+            'piece-unit' => self::PIECE_UNITS,
+            'size' => self::SIZES,
+            'energy' => self::ENERGY,
+            'rescue-weight' => self::RESCUE_WEIGHTS,
+            'keeping' => self::KEEPING,
+            'heat-class' => self::HEAT_CLASSES,
+            'heat-does' => self::HEAT_DOES,
+            'made' => self::MADE,
+            'check' => self::CHECKS,
+            'dose' => self::DOSES,
+            'unit-kind' => ['g', 'ml'],
+            'uptake-kind' => ['flour', 'binder'],
+            'confidence' => ['A', 'B', 'C'],
+            'nutrient' => Composition::COLUMNS,
+            'core-word' => ['minced'],
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\DataCompiler\Columns;
+use MildBowl\Core\DataCompiler\Compiler;
+use MildBowl\Core\DataCompiler\Vocabulary;
+use MildBowl\Core\Tests\Golden\Cases;
+
+const DATA_FOLDER = __DIR__.'/../../data';
+
+/**
+ * What is said of the data with one slip in them.
+ *
+ * @param  callable(string): mixed  $check  of a folder of data
+ */
+function slip(string $file, string $there, string $slip, callable $check): string
+{
+    $folder = sys_get_temp_dir().'/mildbowl-data-'.getmypid().'-'.bin2hex(random_bytes(4));
+    mkdir($folder);
+    foreach (glob(DATA_FOLDER.'/*') ?: [] as $path) {
+        symlink((string) realpath($path), "$folder/".basename($path));
+    }
+    $text = (string) file_get_contents(DATA_FOLDER."/$file");
+    $at = strpos($text, $there);
+    expect($at)->not->toBeFalse("$file holds no \"$there\".");
+    unlink("$folder/$file");
+    file_put_contents("$folder/$file", substr_replace($text, $slip, (int) $at, strlen($there)));
+    try {
+        $check($folder);
+    } catch (RuntimeException $e) {
+        return $e->getMessage();
+    } finally {
+        array_map(unlink(...), glob("$folder/*") ?: []);
+        rmdir($folder);
+    }
+
+    return '';
+}
+
+it('stops at a slip, with its file, row and column and the nearest word', function (string $file, string $there, string $slip, string $says): void {
+    expect(slip($file, $there, $slip, Columns::check(...)))->toContain($says)->toContain("$file, ");
+})->with(fn (): array => array_map(static fn (array $row): array => str_replace(["\0", '⏎'], ['|', "\n"], $row), array_map(
+    static fn (string $row): array => array_map(trim(...), explode('|', str_replace('\|', "\0", $row))), Cases::rows('slips.txt'),
+)));
+
+it('tells every slip at once', function (): void {
+    expect(slip('heat.csv', 'drop,scoop,soft|biscuit', 'drip,scop,sift|biscuit', Columns::check(...)))->toContain('"drip"')->toContain('"scop"')->toContain('"sift"');
+});
+
+it('stops at a trait that nothing asks about, and at one that no food has', function (): void {
+    expect(slip('rules.csv', 'poppy,never,0,poppy', 'poppy,never,0,honey', Columns::check(...)))->toContain('nothing asks whether a food is "poppy"')
+        ->and(slip('entries.csv', ',xylitol-sweetener,', ',poppy,', Columns::check(...)))->toContain('no food is "xylitol-sweetener"')
+        ->and(slip('groups.csv', 'carob,,carob,', "carob,,carob,\nquince,,quince,", Columns::check(...)))->toContain('no food is of the group "quince"');
+});
+
+it('stops at ranges out of order, at one name for two things, and at a poison without a case', function (string $file, string $there, string $slip, string $says): void {
+    $compile = static fn (string $folder): array => (new Compiler($folder, __DIR__.'/../cases/never.txt'))->compile();
+    expect(slip($file, $there, $slip, $compile))->toContain($says);
+})->with([
+    ['densities.csv', 'rolled-oats,,80,90,100', 'rolled-oats,,80,70,100', 'not in order'],
+    ['measures.csv', 'splash,ml,5,7,10', 'splash,ml,5,7,6', 'not in order'],
+    ['actives.csv', 'cinnamon,coumarinMg,200,300,700', 'cinnamon,coumarinMg,400,300,700', 'not in order'],
+    ['names.csv', 'oat-bran,oat bran', 'oat-bran,oat flour', '"oat flour" names both'],
+    ['units.csv', 'tsp|teaspoon', 'tsp|cup|teaspoon', 'taken already'],
+    ['breeds.csv', 'shiba,shiba inu', 'shiba,akita', 'taken already'],
+    ['rules.csv', 'poppy,never,0', 'poppies,never,0', 'cases/never.txt holds no case of it'],
+    ['rules.csv', 'vinegar,caution,0', 'vinegar,never,0', 'cases/never.txt holds no case of it'],
+]);
+
+it('refuses a file with a cell too many, and one that is not there', function (): void {
+    expect(slip('bites.csv', '10,15,KITCHEN', '10,15,KITCHEN,more', Columns::check(...)))->toContain('bites.csv, row 3: 4 columns instead of 3')
+        ->and(fn () => Columns::check('/no/such/folder'))->toThrow(RuntimeException::class, 'cannot be read');
+});
+
+it('lets only those traits be named in code that the code asks about', function (): void {
+    $code = '';
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../src', FilesystemIterator::SKIP_DOTS)) as $file) {
+        $code .= str_contains((string) $file, 'DataCompiler') ? '' : file_get_contents((string) $file);
+    }
+    foreach (Vocabulary::TRAITS_IN_CODE as $trait) {
+        expect($code)->toContain("'$trait'");
+    }
+});

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Ops\Mutation;
+
+/**
+ * The checks a mutant has to pass, the quickest first, run in a copy of the project of its own. A shell script for one mutant: it ends
+ * with the name of the check that noticed, or with "survived".
+ */
+final readonly class Killers
+{
+    private const CORE = <<<'SH'
+        cd core
+        %DATA% timeout 60 php bin/compile-data >%OUT% 2>&1 || { echo "compile-data"; exit 0; }
+        MILDBOWL_CORE=$PWD timeout 90 php -d memory_limit=1G ../ops/golden.php --first >%OUT% 2>&1 || { echo "golden"; exit 0; }
+        timeout 180 php -d memory_limit=1G vendor/bin/pest --compact --colors=never --bail --exclude-testsuite=golden >%OUT% 2>&1 || { echo "pest"; exit 0; }
+        echo survived
+        SH;
+
+    private const APP = <<<'SH'
+        timeout 120 php -d memory_limit=1G vendor/bin/pest --compact --colors=never --bail >%OUT% 2>&1 || { echo "pest"; exit 0; }
+        echo survived
+        SH;
+
+    public function __construct(private string $copy) {}
+
+    public function script(Mutant $mutant): string
+    {
+        $isApp = str_starts_with($mutant->file, 'app/');
+        // code alone leaves the compiled data as it is, but for the compiler's own
+        $compiles = str_starts_with($mutant->file, 'core/data/') || str_contains($mutant->file, 'DataCompiler') || str_contains($mutant->file, 'Tokenizer');
+
+        return strtr($isApp ? self::APP : self::CORE, ['%OUT%' => "{$this->copy}/out.txt", '%DATA%' => $compiles ? '' : 'true ||']);
+    }
+}
