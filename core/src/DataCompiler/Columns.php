@@ -74,12 +74,10 @@ final class Columns
     /** @var list<string> */
     private array $slips = [];
 
-    private function __construct(private readonly string $folder) {}
-
     /** @throws RuntimeException that tells every slip: file, row, column, and the nearest word */
     public static function check(string $folder): void
     {
-        $self = new self($folder);
+        $self = new self;
         foreach (array_keys(self::FILES) as $file) {
             $self->tables[$file] = (new Table($folder, $file))->rows();
         }

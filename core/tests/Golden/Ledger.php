@@ -16,7 +16,7 @@ use MildBowl\Core\Swaps\SwapTable;
  */
 final class Ledger
 {
-    public const THEMES = ['foods', 'measures', 'swaps', 'words'];
+    public const THEMES = ['foods', 'lines', 'measures', 'swaps', 'words'];
 
     private const UNITS = ['cup', 'each', 'small', 'medium', 'large', 'slice', 'stalk', 'stick', 'leaf', 'sprig', 'bunch', 'tin', 'packet', 'clove', 'handful', 'juice of', 'zest of'];
 
@@ -29,6 +29,7 @@ final class Ledger
             'foods' => self::each(self::food(...)),
             'measures' => self::each(self::measures(...)),
             'swaps' => self::each(self::swaps(...)),
+            'lines' => self::lines(),
             default => self::words(),
         };
     }
@@ -90,6 +91,39 @@ final class Ledger
         $rows = array_map(static fn (Swap $swap): string => Golden::plain($swap->in)." {$swap->job} {$swap->rank} \"{$swap->note}\" {$swap->source}", SwapTable::for(Catalogue::get($id)));
 
         return $rows === [] ? '(none)' : implode("\n", $rows);
+    }
+
+    /** How each line is read: food, amount, form and findings, on a line of its own. @return array<string, string> */
+    private static function lines(): array
+    {
+        $said = [];
+        foreach (Cases::rows('lines.txt') as $text) {
+            $answer = self::ask($text, 'biscuit');
+            $read = [];
+            foreach ($answer['lines'] as $line) {
+                $read[] = ($line['ingredient'] ?? '?').' '.($line['grams'] === null ? '-' : Golden::plain($line['grams'])).($line['form'] === null ? '' : " ({$line['form']})")
+                    .(isset($line['alternatives']) ? ' or '.implode(', ', $line['alternatives']) : '').(isset($line['condition']) ? " if \"{$line['condition']}\"" : '')
+                    .'; '.self::found(['lines' => [$line], 'steps' => []]).self::unread($line);
+            }
+            foreach ($answer['steps'] as $step) {
+                $read[] = "step \"{$step['text']}\"; ".self::found(['lines' => [], 'steps' => [$step]]);
+            }
+            $said[$text] = $read === [] ? '(nothing)' : implode("\n", $read);
+        }
+
+        return $said;
+    }
+
+    /** @param  array<string, mixed>  $line */
+    private static function unread(array $line): string
+    {
+        foreach ($line['findings'] as $one) {
+            if ($one['code'] === 'unread-words') {
+                return ' '.$one['message'];
+            }
+        }
+
+        return '';
     }
 
     /** Words that say nothing about a food, twelve to a line: what of them is not passed over. @return array<string, string> */
