@@ -107,3 +107,22 @@ function dough(array $grams = ['oat-flour' => 200.0]): Dough
         return new Portion($n++, Catalogue::get($id), Range::exact($mass), '4-9-4');
     }, array_keys($grams), $grams));
 }
+
+/** @return list<array<string, mixed>> */
+function someDogs(): array
+{
+    return [
+        dog('Quill', ['weightKg' => 12.5, 'ageMonths' => 146, 'conditions' => ['heart'], 'teeth' => 'few']), dog('Tuppence', ['weightKg' => 9, 'allergies' => ['gluten', 'chicken'], 'breed' => 'border terrier']),
+        dog('Biscay', ['weightKg' => 17, 'ageMonths' => 5, 'expectedAdultWeightKg' => 48]), dog('Ferris', ['weightKg' => 36, 'bodyCondition' => 7, 'conditions' => ['pancreatitis']]),
+        dog('Bosun', ['weightKg' => 19, 'neutered' => false, 'activity' => 'working-moderate', 'eating' => 'gulps']),
+    ];
+}
+
+/** Lines to make recipes from, with and without trouble. @return list<string> */
+function someLines(): array
+{
+    return [
+        '2 cups oat flour', '1 large egg', '1/4 cup water', '1 tbsp honey', '100 g beef liver', '1/4 cup raisins', '2 tbsp peanut butter', '1 tsp cinnamon', '3 tbsp flurbl', '1 cup cooked chicken', 'a splash of milk',
+        '1 tsp salt', '1 cup chicken broth', '2 carrots, grated', '1/2 cup olive oil', '1 tbsp cod liver oil', '50 g cheddar', 'oats', '1 tbsp kelp powder', '1 clove garlic', '2 tbsp chia seeds', '1 cup rye flour',
+    ];
+}

@@ -144,6 +144,15 @@ if (isset($options['list'])) {
 
 $judged = judged();
 $homes = (string) getenv('MILDBOWL_MUTANTS');
+foreach ($asked as $part => $mutants) {
+    // what fails unchanged would kill every mutant
+    $whole = new Mutant($mutants[0]->file, 0, '', '', '', '', '');
+    $verdict = trim((string) shell_exec('cd '.escapeshellarg("$homes/1").' && DB_DATABASE=mildbowl_mutant_1 bash -c '.escapeshellarg((new Killers("$homes/1"))->script($whole))));
+    if ($verdict !== 'survived') {
+        fwrite(STDERR, "$part: the checks fail without any change ($verdict):\n".file_get_contents("$homes/1/out.txt"));
+        exit(1);
+    }
+}
 $good = true;
 foreach ($asked as $part => $mutants) {
     $killed = $equivalent = [];
