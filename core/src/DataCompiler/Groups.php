@@ -68,7 +68,7 @@ final class Groups
      */
     public static function implausible(array $tables): array
     {
-        $spans = $excepted = $slips = [];
+        $spans = $excepted = $needed = $slips = [];
         foreach ($tables['plausible'] as $row) {
             $spans[$row['group']][$row['nutrient']] = [(float) $row['low'], (float) $row['high']];
         }
@@ -79,10 +79,19 @@ final class Groups
             foreach (Table::parts($row['groups'], ';') as $group) {
                 foreach ($spans[$group] ?? [] as $nutrient => [$low, $high]) {
                     $value = Table::number($row[$nutrient]);
-                    if ($value !== null && ($value < $low || $value > $high) && ! isset($excepted[$row['id']][$nutrient])) {
+                    if ($value === null || ($value >= $low && $value <= $high)) {
+                        continue;
+                    }
+                    $needed[$row['id']][$nutrient] = true;
+                    if (! isset($excepted[$row['id']][$nutrient])) {
                         $slips[] = 'ingredients.csv, row '.($n + 2).", column $nutrient: {$row['id']} has $value, but $group has from $low to $high (plausible.csv). If it is right, exceptions.csv says why.";
                     }
                 }
+            }
+        }
+        foreach ($tables['exceptions'] as $n => $row) {
+            if (! in_array($row['check'], ['energy', 'both'], true) && ! isset($needed[$row['ingredient']][$row['check']])) {
+                $slips[] = 'exceptions.csv, row '.($n + 2).", column ingredient: {$row['ingredient']} needs no exception for {$row['check']}.";
             }
         }
 

@@ -39,6 +39,9 @@ it('sums the parts of every food to 100 g, and its energy to its parts', functio
 
 it('needs every named exception', function (): void {
     foreach (table('exceptions') as $row) {
+        if (! in_array($row['check'], ['energy', 'both'], true)) {
+            continue;
+        }
         $composition = Catalogue::get($row['ingredient'])->composition;
         assert($composition !== null);
         $massHolds = abs($composition->massG() - 100) <= 2;
