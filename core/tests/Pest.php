@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Baking\Portion;
+use MildBowl\Core\Dogs\ProfileQuestion;
 use MildBowl\Core\Formulate\Formulate;
+use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Range;
@@ -125,4 +127,19 @@ function someLines(): array
         '2 cups oat flour', '1 large egg', '1/4 cup water', '1 tbsp honey', '100 g beef liver', '1/4 cup raisins', '2 tbsp peanut butter', '1 tsp cinnamon', '3 tbsp flurbl', '1 cup cooked chicken', 'a splash of milk',
         '1 tsp salt', '1 cup chicken broth', '2 carrots, grated', '1/2 cup olive oil', '1 tbsp cod liver oil', '50 g cheddar', 'oats', '1 tbsp kelp powder', '1 clove garlic', '2 tbsp chia seeds', '1 cup rye flour',
     ];
+}
+
+/**
+ * @param  array<string, mixed>  $dog
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function profile(array $dog, array $more = []): array
+{
+    $body = json_encode(['version' => 1, 'dog' => $dog + ['name' => 'Rex']] + $more, JSON_THROW_ON_ERROR);
+    expect(schemaErrors(json_decode($body), 'profile-request'))->toBe('');
+    $answer = ProfileQuestion::answer(Node::decode($body));
+    expect(schemaErrors($answer, 'profile-answer'))->toBe('');
+
+    return $answer;
 }

@@ -2,80 +2,93 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Data;
+use MildBowl\Core\Tests\Golden\Cases;
 
-/**
- * A dog each dose row holds for, by the row's own words.
- *
- * @return array<string, mixed>
- */
-function dogFor(string $who): array
+/** A meal that brings energy and nothing that is dosed. */
+const PLAIN_MEAL = ['name' => 'plain meal', 'per100g' => ['kcal' => 350, 'proteinG' => 0, 'fatG' => 0, 'carbohydrateG' => 87.5, 'sodiumMg' => 0]];
+
+/** @return array<string, mixed> */
+function dosedDog(string $who): array
 {
-    $one = explode('|', $who)[0];
-
-    return dog('Rex', match ($one) {
-        '', 'healthy', 'grown', 'garlic-measured' => [],
-        'growing' => ['ageMonths' => 6, 'expectedAdultWeightKg' => 14],
-        'growing-large' => ['weightKg' => 20, 'ageMonths' => 6, 'expectedAdultWeightKg' => 45],
-        default => ['conditions' => [$one]],
+    return dog('Rex', match ($who) {
+        'healthy' => [],
+        'puppy' => ['ageMonths' => 6, 'expectedAdultWeightKg' => 14],
+        'large puppy' => ['weightKg' => 20, 'ageMonths' => 6, 'expectedAdultWeightKg' => 45],
+        default => ['conditions' => [$who]],
     });
 }
 
-/** A food that brings the substance of a row, plainly written. */
-const BRINGERS = [
-    'sodiumMg' => 'salt', 'fatG' => 'olive oil', 'addedSugarG' => 'honey', 'coumarinMg' => 'cassia cinnamon', 'retinolUg' => 'beef liver', 'vitaminDUg' => 'cod liver oil',
-    'calciumMg' => 'ground eggshell', 'newFibreG' => 'psyllium husk', 'kelpG' => 'kelp powder', 'garlicG' => 'fresh garlic',
-];
-
-it('holds a ration by every dose row of its dog', function (string $code, string $substance, string $who): void {
-    $food = BRINGERS[$substance];
-    $ask = static fn (float $grams): array => answer("300 g oat flour\n150 g water\n".number_format($grams, 3, '.', '')." g $food", [
-        'dogs' => [dogFor($who)], 'cut' => ['shape' => 'pieces', 'count' => 60], 'policy' => ['garlic' => $code === 'garlic' ? 'measured' : 'avoid'],
+/** @return array<string, mixed> the answer for 300 g of plain meal with so much of a food, cut in sixty */
+function dosed(string $food, float $grams, array $dog, string $code, array $more = []): array
+{
+    return answer("300 g plain meal\n".number_format($grams, 6, '.', '')." g $food", $more + [
+        'dogs' => [$dog], 'cut' => ['shape' => 'pieces', 'count' => 60], 'pantry' => [PLAIN_MEAL], 'policy' => ['garlic' => $code === 'garlic' ? 'measured' : 'avoid'],
     ]);
-    // the more of it there is, the fewer pieces its own limit leaves, and at last it is the one that holds
-    $before = INF;
-    $held = false;
-    foreach ([0.05, 0.5, 2, 8, 30, 120, 400, 4000] as $grams) {
-        $ration = $ask($grams)['rations'][0];
-        $limit = array_column($ration['limits'], 'piecesPerDay', 'code')[$code] ?? null;
-        expect($limit)->not->toBeNull("$code with $grams g $food")->and($limit)->toBeLessThan($before);
-        $before = $limit;
-        $least = min(array_column($ration['limits'], 'piecesPerDay'));
-        expect($ration['ifCleared'])->toBeLessThanOrEqual($least + 1e-9);
-        $held = $held || $limit <= $least + 1e-9;
-    }
-    // a grown dog's whole budget in liver stays just under its vitamin A
-    expect($held || ($code === 'vitamin-a' && $who === 'grown'))->toBeTrue("$code never holds");
-})->with(function () {
-    foreach (Data::tables()['doses'] as $row) {
-        if ($row['limit'] !== '' && ! in_array(explode('|', $row['who'])[0], ['pregnant'], true)) {
-            yield "{$row['code']} for ".($row['who'] === '' ? 'every dog' : $row['who']) => [$row['code'], $row['substance'], $row['who']];
-        }
-    }
-});
+}
 
-it('takes the stricter row for a dog with a condition', function (string $condition, string $code, string $line): void {
-    $pieces = static fn (array $more): float => array_column(answer("300 g oat flour\n150 g water\n$line", ['dogs' => [dog('Rex', $more)], 'cut' => ['shape' => 'pieces', 'count' => 60]])['rations'][0]['limits'], 'piecesPerDay', 'code')[$code];
-    expect($pieces(['conditions' => [$condition]]))->toBeLessThan($pieces([]));
+/** What the reference's figure comes to in a day for this dog. @param  array<string, mixed>  $ration @param  array<string, mixed>  $dog */
+function capOf(float $figure, string $per, array $ration, array $dog): float
+{
+    return $figure * match ($per) {
+        'treat' => $ration['treatBudgetKcal'] / 100,
+        'kcal' => $ration['treatBudgetKcal'],
+        'day' => $ration['dailyKcal']['best'] / 100,
+        'kg' => $dog['weightKg'],
+        '10kg' => $dog['weightKg'] / 10,
+    };
+}
+
+it('holds a ration by the figures of the reference, and says so from a hundredth over', function (string $code, string $substance, string $figure, string $per, string $kind, string $who, string $food): void {
+    $dog = dosedDog($who);
+    $hundred = dosed($food, 100, $dog, $code);
+    $batchKcal = $hundred['batch']['kcal']['best'];
+    $aGram = ($hundred['piece']['nutrients'][$substance] ?? 0.0) * 60 / 100;
+    $kcalAGram = ($batchKcal - 1050) / 100;
+    $ration = $hundred['rations'][0];
+    $budget = $ration['treatBudgetKcal'];
+    $cap = capOf((float) $figure, $per, $ration, $dog);
+    expect($aGram)->toBeGreaterThan(0.0);
+    if ($kind === 'limit') {
+        expect(array_column($ration['limits'], 'piecesPerDay', 'code')[$code] ?? null)->toEqualWithDelta($cap / ($aGram * 100 / 60), 1e-6 * $cap / $aGram);
+    }
+    // so much of the food that the whole budget brings this share of the cap
+    $bringing = static fn (float $share): float => 1050 * $cap * $share / ($aGram * $budget - $cap * $share * $kcalAGram);
+    $levels = static fn (float $share): array => array_column(array_filter(dosed($food, $bringing($share), $dog, $code)['lines'][1]['findings'], static fn (array $one): bool => $one['code'] === $code), 'level');
+    expect($bringing(1.01))->toBeGreaterThan(0.0)->and($levels(1.01))->toContain($kind)->and($levels(0.99))->not->toContain($kind);
+})->with(fn (): array => Cases::cells('doses.txt'));
+
+it('counts a ration by the strictest row of its dog', function (string $condition, string $code, float $figure, string $food): void {
+    $dog = dog('Rex', ['conditions' => explode('+', $condition)]);
+    $answer = dosed($food, 20, $dog, $code);
+    $limit = array_column($answer['rations'][0]['limits'], 'piecesPerDay', 'code')[$code];
+    $piece = $answer['piece']['nutrients'][['sodium' => 'sodiumMg', 'fat' => 'fatG'][$code]];
+    expect($limit)->toEqualWithDelta($figure * $answer['rations'][0]['treatBudgetKcal'] / 100 / $piece, 1e-6 * $limit);
 })->with([
-    ['heart', 'sodium', '1 g salt'],
-    ['heart-advanced', 'sodium', '1 g salt'],
-    ['kidney', 'sodium', '1 g salt'],
-    ['pancreatitis', 'fat', '10 g olive oil'],
-    ['hyperlipidaemia', 'fat', '10 g olive oil'],
-    ['sensitive-stomach', 'fat', '10 g olive oil'],
+    ['heart+heart-advanced', 'sodium', 60, 'salt'],
+    ['heart-advanced+kidney', 'sodium', 60, 'salt'],
+    ['sensitive-stomach+pancreatitis', 'fat', 2.5, 'olive oil'],
+    ['pancreatitis+sensitive-stomach', 'fat', 2.5, 'olive oil'],
+    ['urate-stones', 'sodium', 200, 'salt'],
+    ['urate-stones', 'fat', 8, 'olive oil'],
 ]);
 
-it('takes off what the dog had today, dose by dose', function (string $key, string $code, string $line, float $had): void {
-    $limits = static fn (array $already): array => array_column(answer("300 g oat flour\n150 g water\n$line", ['dogs' => [dog('Rex', ['alreadyToday' => (object) $already])], 'cut' => ['shape' => 'pieces', 'count' => 60]])['rations'][0]['limits'], 'piecesPerDay', 'code');
-    expect($limits([$key => $had])[$code])->toBeLessThan($limits([])[$code])->and($limits([$key => 1e6])[$code])->toBe(0.0);
+it('takes off what the dog had today, to the last part', function (string $key, string $code, string $food, float $grams, float $had): void {
+    $limits = static fn (array $already): array => array_column(dosed($food, $grams, dog('Rex', ['alreadyToday' => (object) $already]), $code)['rations'][0]['limits'], 'piecesPerDay', 'code');
+    $answer = dosed($food, $grams, dog(), $code);
+    $piece = $code === 'budget' ? $answer['piece']['kcal']['best'] : $answer['piece']['nutrients'][$key === 'vitaminAUg' ? 'retinolUg' : $key];
+    expect($limits([$key => $had])[$code])->toEqualWithDelta($limits([])[$code] - $had / $piece, 1e-6)->and($limits([$key => 1e6])[$code])->toBe(0.0);
 })->with([
-    ['kcal', 'budget', '1 g parsley', 10.0],
-    ['sodiumMg', 'sodium', '2 g salt', 40.0],
-    ['fatG', 'fat', '20 g olive oil', 1.0],
-    ['addedSugarG', 'added-sugar', '20 g honey', 1.0],
-    ['vitaminAUg', 'vitamin-a', '20 g beef liver', 200.0],
-    ['coumarinMg', 'coumarin', '2 g cassia cinnamon', 0.2],
+    ['kcal', 'budget', 'parsley', 1.0, 10.0],
+    ['sodiumMg', 'sodium', 'salt', 2.0, 40.0],
+    ['fatG', 'fat', 'olive oil', 20.0, 1.0],
+    ['addedSugarG', 'added-sugar', 'honey', 20.0, 1.0],
+    ['retinolUg', 'vitamin-a', 'beef liver', 20.0, 200.0],
+    ['vitaminAUg', 'vitamin-a', 'beef liver', 20.0, 200.0],
+    ['vitaminDUg', 'vitamin-d', 'cod liver oil', 5.0, 1.0],
+    ['coumarinMg', 'coumarin', 'cassia cinnamon', 2.0, 0.2],
+    ['garlicG', 'garlic', 'fresh garlic', 3.0, 0.2],
+    ['newFibreG', 'fibre', 'psyllium husk', 9.0, 0.5],
+    ['kelpG', 'kelp', 'kelp powder', 1.0, 0.01],
 ]);
 
 it('names in the finding what it comes to in this dog\'s full ration', function (): void {
@@ -84,8 +97,18 @@ it('names in the finding what it comes to in this dog\'s full ration', function 
     expect($finding['level'])->toBe('limit')->and($finding['dog'])->toBe('Ada')->and($finding['figure'])->toContain('Ada')->toContain('200')->and($finding['message'])->toMatch('/Sodium is \d+ mg/');
 });
 
-it('stands a dose on the lines that bring it, and always on the largest', function (): void {
-    $answer = answer("300 g oat flour\n3 g salt\n2.5 g salt\n100 g water", ['dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 60]]);
-    $has = array_map(static fn (array $line): bool => in_array('sodium', array_column($line['findings'], 'code'), true), $answer['lines']);
-    expect($has)->toBe([false, true, true, false]);
+it('stands a dose on the lines that bring a fifth of it, and always on the largest', function (): void {
+    $has = static fn (string $text): array => array_map(static fn (array $line): bool => in_array('sodium', array_column($line['findings'], 'code'), true), answer($text, ['dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 60], 'pantry' => [PLAIN_MEAL]])['lines']);
+    expect($has("300 g plain meal\n3 g salt\n2.5 g salt\n100 g plain meal"))->toBe([false, true, true, false])
+        // 19 and 21 hundredths of the salt
+        ->and($has("300 g plain meal\n0.95 g salt\n4.05 g salt"))->toBe([false, false, true])
+        ->and($has("300 g plain meal\n1.05 g salt\n3.95 g salt"))->toBe([false, true, true])
+        // seven equal lines: none brings a fifth, each is the largest
+        ->and($has("300 g plain meal\n".implode("\n", array_fill(0, 7, '1 g salt'))))->toBe([false, ...array_fill(0, 7, true)]);
 });
+
+it('holds of a gram what the reference says', function (string $food, string $substance, string $low, string $best, string $high): void {
+    $garlic = ['policy' => ['garlic' => 'measured'], 'cut' => ['shape' => 'pieces', 'count' => 1]];
+    $piece = answer("100 g $food", $garlic)['piece']['nutrients'];
+    expect($piece[$substance] ?? 0.0)->toEqualWithDelta(100 * (float) $best, 1e-6);
+})->with(fn (): array => Cases::cells('contents.txt'));

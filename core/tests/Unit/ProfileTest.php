@@ -3,24 +3,7 @@
 declare(strict_types=1);
 
 use MildBowl\Core\Dogs\Energy;
-use MildBowl\Core\Dogs\ProfileQuestion;
 use MildBowl\Core\Dogs\Weight;
-use MildBowl\Core\Formulate\Node;
-
-/**
- * @param  array<string, mixed>  $dog
- * @param  array<string, mixed>  $more
- * @return array<string, mixed>
- */
-function profile(array $dog, array $more = []): array
-{
-    $body = json_encode(['version' => 1, 'dog' => $dog + ['name' => 'Rex']] + $more, JSON_THROW_ON_ERROR);
-    expect(schemaErrors(json_decode($body), 'profile-request'))->toBe('');
-    $answer = ProfileQuestion::answer(Node::decode($body));
-    expect(schemaErrors($answer, 'profile-answer'))->toBe('');
-
-    return $answer;
-}
 
 it('reads weights as people say them', function (string $text, ?float $low, ?float $high, bool $pounds = false): void {
     $range = Weight::read($text, $pounds);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use MildBowl\Core\Emergency\RaidQuestion;
 use MildBowl\Core\Formulate\Node;
+use MildBowl\Core\Tests\Golden\Cases;
 
 /** @return array<string, mixed> */
 function raid(array $what, array $dog = []): array
@@ -30,6 +31,34 @@ it('counts each poison per kilo against its thresholds', function (string $food,
     ['18 g macadamia nuts', 'macadamiaG', 2, 'weak in the legs'],
     ['40 g salt', 'saltG', 4.444, 'deaths'],
 ]);
+
+it('tells what a dose is known to do from the dose on, and not a hundredth before', function (string $food, string $grams, string $told): void {
+    $signs = static function (float $grams) use ($food): array {
+        $told = [];
+        foreach (raid(['food' => number_format($grams, 6, '.', '')." g $food"], ['weightKg' => 10])['doses'] as $dose) {
+            foreach ($dose['thresholds'] as $threshold) {
+                if ($dose['perKg']['high'] >= $threshold['at']) {
+                    $told[] = $threshold['sign'];
+                }
+            }
+            // the worst that is reached is what is said
+            expect($dose['reached'])->toBe(array_column(array_filter($dose['thresholds'], static fn (array $one): bool => $dose['perKg']['high'] >= $one['at']), 'sign')[array_key_last(array_filter($dose['thresholds'], static fn (array $one): bool => $dose['perKg']['high'] >= $one['at'])) ?? -1] ?? null);
+        }
+
+        return $told;
+    };
+    expect($signs((float) $grams * 1.01))->toContain($told)->and($signs((float) $grams * 0.99))->not->toContain($told);
+})->with(fn (): array => Cases::cells('toxic-doses.txt'));
+
+it('holds of a gram from the least to the most that the reference says', function (string $food, string $substance, string $low, string $best, string $high): void {
+    $doses = array_column(raid(['food' => "100 g $food"])['doses'], 'amount', 'substance');
+    if (isset($doses[$substance])) {
+        expect($doses[$substance])->toEqual(['low' => 100 * (float) $low, 'best' => 100 * (float) $best, 'high' => 100 * (float) $high]);
+    } else {
+        // what is dosed day by day has no threshold at one time
+        expect($substance)->toBeIn(['coumarinMg', 'kelpG', 'rootSpiceG']);
+    }
+})->with(fn (): array => Cases::cells('contents.txt'));
 
 it('counts so many pieces of a recipe', function (): void {
     $answer = raid(['recipe' => ['title' => 'Winter loaf', 'text' => "200 g oat flour\n160 g raisins", 'cut' => ['shape' => 'slices', 'count' => 16], 'pieces' => 4]]);

@@ -90,10 +90,9 @@ it('reads through invisible and look-alike letters, and says so', function (): v
         ->and(found(answer("\u{202E}1 tbsp raisins")))->toContain('never:grape');
 });
 
-it('answers hostile text quickly', function (string $text): void {
-    $since = hrtime(true);
-    answer($text);
-    expect((hrtime(true) - $since) / 1e9)->toBeLessThan(5.0);
+it('never clears hostile text', function (string $text): void {
+    $answer = answer($text);
+    expect($answer['verdict']['cleared'])->toBeFalse()->and(schemaErrors($answer, 'formulate-answer'))->toBe('');
 })->with([
     'digits' => str_repeat('9', 19000),
     'fractions' => str_repeat('1/2 ', 4000),

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-/** The worst level of a line for no dog in particular, cautions and limits counting as clear. */
+/** The worst level of a line for no dog in particular; a caution counts as clear. */
 function worstOf(string $line): string
 {
     $levels = [];
@@ -12,7 +12,7 @@ function worstOf(string $line): string
             $levels[$finding['level']] = true;
         }
     }
-    foreach (['never', 'unknown', 'allergen', 'ask-vet', 'check-label'] as $level) {
+    foreach (['never', 'unknown', 'allergen', 'limit', 'ask-vet', 'check-label'] as $level) {
         if (isset($levels[$level])) {
             return $level;
         }
@@ -33,7 +33,7 @@ it('keeps a set of at least 400 lines', function (): void {
 
 it('never passes a line that must stop', function (string $expected, string $line): void {
     $worst = worstOf($line);
-    $order = ['never', 'unknown', 'allergen', 'ask-vet', 'check-label', 'clear'];
+    $order = ['never', 'unknown', 'allergen', 'limit', 'ask-vet', 'check-label', 'clear'];
 
     expect(array_search($worst, $order, true))->toBeLessThanOrEqual(array_search($expected, $order, true), "$line is $worst");
 })->with(fn () => array_values(array_filter(trustCases(), static fn (array $case): bool => $case[0] !== 'clear')));
@@ -42,9 +42,9 @@ it('names a poison as one', function (string $expected, string $line): void {
     expect(worstOf($line))->toBe('never');
 })->with(fn () => array_values(array_filter(trustCases(), static fn (array $case): bool => $case[0] === 'never')));
 
-it('raises under 2 % false alarms', function (): void {
+it('raises no false alarm', function (): void {
     $clear = array_values(array_filter(trustCases(), static fn (array $case): bool => $case[0] === 'clear'));
     $alarms = array_values(array_filter($clear, static fn (array $case): bool => worstOf($case[1]) !== 'clear'));
 
-    expect(count($alarms) / count($clear))->toBeLessThan(0.02, implode("\n", array_map(static fn (array $case): string => worstOf($case[1]).': '.$case[1], $alarms)));
+    expect(array_map(static fn (array $case): string => worstOf($case[1]).': '.$case[1], $alarms))->toBe([])->and(count($clear))->toBeGreaterThan(200);
 });
