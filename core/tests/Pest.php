@@ -10,7 +10,8 @@ use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Range;
-use MildBowl\Core\Tests\Golden\Cases;
+use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Tests\Support\Cases;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
@@ -140,6 +141,15 @@ function profile(array $dog, array $more = []): array
     expect(schemaErrors(json_decode($body), 'profile-request'))->toBe('');
     $answer = ProfileQuestion::answer(Node::decode($body));
     expect(schemaErrors($answer, 'profile-answer'))->toBe('');
+
+    return $answer;
+}
+
+/** @return array<string, mixed> */
+function labelled(string $ingredients, array $dogs = []): array
+{
+    $answer = LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'name' => 'tub', 'ingredients' => $ingredients, 'dogs' => $dogs], JSON_THROW_ON_ERROR)));
+    expect(schemaErrors($answer, 'label-answer'))->toBe('');
 
     return $answer;
 }

@@ -9,6 +9,7 @@ use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Swaps\Swap;
 use MildBowl\Core\Swaps\SwapTable;
+use MildBowl\Core\Tests\Support\Cases;
 
 /**
  * What the core says of every food by itself, a short block each: what 100 g of it hold, what a cup and one of it weigh, what is

@@ -9,7 +9,7 @@ use MildBowl\Core\Data;
 use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Range;
 use MildBowl\Core\Sizes\SizeQuestion;
-use MildBowl\Core\Tests\Golden\Cases;
+use MildBowl\Core\Tests\Support\Cases;
 
 /**
  * Each figure of the reference a hundredth under and over. What is found for a dog that differs in one figure, on a plain biscuit.

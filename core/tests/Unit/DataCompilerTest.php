@@ -5,7 +5,7 @@ declare(strict_types=1);
 use MildBowl\Core\DataCompiler\Columns;
 use MildBowl\Core\DataCompiler\Compiler;
 use MildBowl\Core\DataCompiler\Vocabulary;
-use MildBowl\Core\Tests\Golden\Cases;
+use MildBowl\Core\Tests\Support\Cases;
 
 const DATA_FOLDER = __DIR__.'/../../data';
 

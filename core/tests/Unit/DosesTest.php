@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Tests\Golden\Cases;
+use MildBowl\Core\Tests\Support\Cases;
 
 /** A meal that brings energy and nothing that is dosed. */
 const PLAIN_MEAL = ['name' => 'plain meal', 'per100g' => ['kcal' => 350, 'proteinG' => 0, 'fatG' => 0, 'carbohydrateG' => 87.5, 'sodiumMg' => 0]];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Tests\Golden\Cases;
+use MildBowl\Core\Tests\Support\Cases;
 
 /** What is wrong with a whole file of cases, a row each; one test for a file, since there are thousands. */
 function wrongs(array $cases, callable $check): array

@@ -6,17 +6,8 @@ use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\RequestRefused;
 use MildBowl\Core\Screening\LabelQuestion;
 
-/** @return array<string, mixed> */
-function label(string $ingredients, array $dogs = []): array
-{
-    $answer = LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'name' => 'tub', 'ingredients' => $ingredients, 'dogs' => $dogs], JSON_THROW_ON_ERROR)));
-    expect(schemaErrors($answer, 'label-answer'))->toBe('');
-
-    return $answer;
-}
-
 it('reads parts in order with brackets, percents and traces', function (): void {
-    $parts = label('Ingredients: Roasted peanuts (95%), vegetable oils (rapeseed, palm), salt 0.8%, emulsifier (E471, soya lecithin). Contains 2% or less of: pectin. May contain traces of macadamia nuts, milk. Store in a cool place.')['parts'];
+    $parts = labelled('Ingredients: Roasted peanuts (95%), vegetable oils (rapeseed, palm), salt 0.8%, emulsifier (E471, soya lecithin). Contains 2% or less of: pectin. May contain traces of macadamia nuts, milk. Store in a cool place.')['parts'];
 
     expect(array_column($parts, 'text'))->toBe(['Roasted peanuts', 'vegetable oils', 'rapeseed', 'palm', 'salt 0.8%', 'emulsifier', 'E471', 'soya lecithin', 'Contains 2% or less of: pectin', 'macadamia nuts', 'milk'])
         ->and(array_column($parts, 'percent'))->toEqual([95, null, null, null, 0.8, null, null, null, null, null, null])
@@ -26,7 +17,7 @@ it('reads parts in order with brackets, percents and traces', function (): void 
 });
 
 it('gives the verdict of the worst part', function (string $ingredients, string $worst): void {
-    expect(label($ingredients)['worst'])->toBe($worst);
+    expect(labelled($ingredients)['worst'])->toBe($worst);
 })->with([
     ['roasted peanuts, salt 0.8%', 'clear'],
     ['peanuts', 'clear'],
@@ -49,17 +40,17 @@ it('gives the verdict of the worst part', function (string $ingredients, string 
 ]);
 
 it('ends a trace where its bracket ends', function (): void {
-    $parts = label('oats (may contain nuts), raisins')['parts'];
-    expect(end($parts)['trace'])->toBeFalse()->and(label('oats (may contain nuts), raisins')['worst'])->toBe('never');
+    $parts = labelled('oats (may contain nuts), raisins')['parts'];
+    expect(end($parts)['trace'])->toBeFalse()->and(labelled('oats (may contain nuts), raisins')['worst'])->toBe('never');
 });
 
 it('asks about a trace of this dog\'s allergen', function (): void {
-    expect(label('oats. May contain milk.', [dog('Rex', ['allergies' => ['dairy']])])['worst'])->toBe('check-label')
-        ->and(label('oats, milk', [dog('Rex', ['allergies' => ['dairy']])])['worst'])->toBe('allergen');
+    expect(labelled('oats. May contain milk.', [dog('Rex', ['allergies' => ['dairy']])])['worst'])->toBe('check-label')
+        ->and(labelled('oats, milk', [dog('Rex', ['allergies' => ['dairy']])])['worst'])->toBe('allergen');
 });
 
 it('reads five thousand characters, brackets and all', function (string $text, int $parts, string $worst): void {
-    $answer = label(mb_substr($text, 0, 5000));
+    $answer = labelled(mb_substr($text, 0, 5000));
     expect(count($answer['parts']))->toBe($parts)->and($answer['worst'])->toBe($worst);
 })->with([
     'brackets' => [str_repeat('(', 5000), 0, 'unknown'],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use MildBowl\Core\Emergency\RaidQuestion;
 use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Tests\Golden\Cases;
+use MildBowl\Core\Tests\Support\Cases;
 
 /** @return array<string, mixed> */
 function raid(array $what, array $dog = []): array

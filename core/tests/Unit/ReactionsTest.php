@@ -5,7 +5,7 @@ declare(strict_types=1);
 use MildBowl\Core\Formulate\Choices;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Swaps\LineWriter;
-use MildBowl\Core\Tests\Golden\Cases;
+use MildBowl\Core\Tests\Support\Cases;
 
 /**
  * What is said of a line, or of the whole, for one dog and not for a healthy one beside it: "level:code".

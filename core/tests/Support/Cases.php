@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace MildBowl\Core\Tests\Golden;
+namespace MildBowl\Core\Tests\Support;
 
 use RuntimeException;
 
