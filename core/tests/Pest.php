@@ -88,15 +88,19 @@ function table(string $name): array
 /** What is wrong with a value by one of the published schemas; empty when nothing is. */
 function schemaErrors(mixed $data, string $schema): string
 {
-    $validator = new Validator;
-    $folder = dirname(__DIR__, 2).'/schemas';
-    foreach (glob("$folder/*.json") ?: [] as $file) {
-        $id = json_decode((string) file_get_contents($file))->{'$id'} ?? null;
-        if ($id !== null) {
-            $validator->resolver()?->registerFile($id, $file);
+    // the schemas are read once: they are asked for thousands of times
+    static $validator = null, $ids = [];
+    if ($validator === null) {
+        $validator = new Validator;
+        foreach (glob(dirname(__DIR__, 2).'/schemas/*.json') ?: [] as $file) {
+            $id = json_decode((string) file_get_contents($file))->{'$id'} ?? null;
+            if ($id !== null) {
+                $validator->resolver()?->registerFile($id, $file);
+                $ids[basename($file, '.json')] = $id;
+            }
         }
     }
-    $result = $validator->validate(json_decode(json_encode($data, JSON_THROW_ON_ERROR)), json_decode((string) file_get_contents("$folder/$schema.json"))->{'$id'});
+    $result = $validator->validate(json_decode(json_encode($data, JSON_THROW_ON_ERROR)), $ids[$schema]);
 
     return $result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()), JSON_THROW_ON_ERROR);
 }

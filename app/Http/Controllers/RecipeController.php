@@ -40,27 +40,33 @@ final class RecipeController
     public function update(RecipeRequest $request, Recipe $recipe): RecipeResource
     {
         Gate::authorize('update', $recipe);
-        $recipe->update($this->judged($request->columns()));
+        $recipe->update($this->judged($request->columns(), $recipe));
 
         return new RecipeResource($recipe->refresh());
     }
 
     /**
-     * Which version of rules and data judged what is kept, for the dogs at the table that day.
+     * Which version of rules and data judged what is kept, for the dogs at the table that day. What a change leaves as it was is judged
+     * with it; a change of nothing that is judged leaves the verdict.
      *
      * @param  array<string, mixed>  $columns
      * @return array<string, mixed>
      */
-    private function judged(array $columns): array
+    private function judged(array $columns, ?Recipe $kept = null): array
     {
-        $text = $columns['text'] ?? '';
-        if (! is_string($text) || trim($text) === '') {
+        if ($kept !== null && array_intersect_key($columns, ['text' => 1, 'steps' => 1, 'texture' => 1]) === []) {
             return $columns;
+        }
+        $question = $columns + ['text' => $kept?->text, 'steps' => $kept?->steps, 'texture' => $kept?->texture];
+        if (trim((string) $question['text']) === '') {
+            return $columns + ['judged' => null];
         }
         $dogs = DogResource::collection(Dog::query()->where('at_table', true)->orderBy('position')->get())->resolve();
         $table = array_map(static fn (array $dog): array => array_diff_key($dog, ['id' => 1, 'bornOn' => 1, 'atTable' => 1, 'meals' => 1, 'weightSaid' => 1]), $dogs);
         try {
-            $answer = Formulate::answer(Question::fromJson(json_encode(array_filter(['version' => 1, 'recipe' => ['text' => $text, 'steps' => (string) ($columns['steps'] ?? '')], 'dogs' => $table]), JSON_THROW_ON_ERROR)));
+            $answer = Formulate::answer(Question::fromJson(json_encode(array_filter([
+                'version' => 1, 'recipe' => ['text' => $question['text'], 'steps' => (string) $question['steps']], 'bake' => ['texture' => $question['texture']], 'dogs' => $table,
+            ]), JSON_THROW_ON_ERROR)));
         } catch (RequestRefused) {
             // what cannot be judged yet is kept all the same
             return $columns + ['judged' => null];

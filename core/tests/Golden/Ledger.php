@@ -69,7 +69,7 @@ final class Ledger
 
     private static function measures(string $id, string $name): string
     {
-        $said = [];
+        $asked = [];
         foreach (self::UNITS as $unit) {
             $amount = match ($unit) {
                 'each' => '2',
@@ -77,10 +77,13 @@ final class Ledger
                 default => "1 $unit",
             };
             foreach ($unit === 'cup' ? self::FORMS : [''] as $form) {
-                $line = self::ask(trim("$amount $form $name"), 'biscuit')['lines'][0] ?? ['grams' => null, 'ingredient' => null];
-                if ($line['grams'] !== null && $line['ingredient'] === $id) {
-                    $said[] = trim("$amount $form").': '.Golden::plain($line['grams']);
-                }
+                $asked[(string) preg_replace('/ +/', ' ', "$amount $form $name")] = trim("$amount $form");
+            }
+        }
+        $said = [];
+        foreach (self::ask(implode("\n", array_keys($asked)), 'biscuit')['lines'] as $line) {
+            if ($line['grams'] !== null && $line['ingredient'] === $id && isset($asked[$line['text']])) {
+                $said[] = "{$asked[$line['text']]}: ".Golden::plain($line['grams']);
             }
         }
 
