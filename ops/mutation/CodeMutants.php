@@ -23,6 +23,12 @@ final class CodeMutants extends NodeVisitorAbstract
 
     private const CALLS = ['min' => 'max', 'max' => 'min', 'floor' => 'ceil', 'ceil' => 'floor', 'round' => 'floor', 'array_any' => 'array_all'];
 
+    /** Their last argument asks for a strict comparison: among values of one type, as ours are, it changes nothing. */
+    private const STRICT = ['in_array', 'array_search', 'array_keys'];
+
+    /** @var array<int, true> */
+    private array $styled = [];
+
     /** Smaller figures only keep floating point from a hair's breadth. */
     private const SMALLEST = 1e-4;
 
@@ -46,6 +52,12 @@ final class CodeMutants extends NodeVisitorAbstract
     {
         if ($node instanceof Node\Stmt\Declare_) {
             return self::DONT_TRAVERSE_CHILDREN;
+        }
+        if ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && in_array($node->name->toString(), self::STRICT, true)) {
+            $this->styled[spl_object_id(end($node->args)->value)] = true;
+        }
+        if (isset($this->styled[spl_object_id($node)])) {
+            return null;
         }
         match (true) {
             $node instanceof Node\Scalar\Int_ => $this->put($node, 'figure', (string) ($node->value >= 10 ? (int) ceil($node->value * 1.1) : $node->value + 1)),

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Tests\Golden;
 
+use MildBowl\Core\Formulate\Choices;
 use MildBowl\Core\Formulate\Formulate;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Nearest;
+use MildBowl\Core\Screening\LabelDifference;
+use MildBowl\Core\Screening\RuleBook;
 use MildBowl\Core\Swaps\Swap;
 use MildBowl\Core\Swaps\SwapTable;
 use MildBowl\Core\Tests\Support\Cases;
@@ -17,7 +21,7 @@ use MildBowl\Core\Tests\Support\Cases;
  */
 final class Ledger
 {
-    public const THEMES = ['foods', 'lines', 'measures', 'swaps', 'words'];
+    public const THEMES = ['choices', 'differences', 'foods', 'lines', 'measures', 'nearest', 'rule-book', 'swaps', 'words'];
 
     private const UNITS = ['cup', 'each', 'small', 'medium', 'large', 'slice', 'stalk', 'stick', 'leaf', 'sprig', 'bunch', 'tin', 'packet', 'clove', 'handful', 'juice of', 'zest of'];
 
@@ -31,6 +35,10 @@ final class Ledger
             'measures' => self::each(self::measures(...)),
             'swaps' => self::each(self::swaps(...)),
             'lines' => self::lines(),
+            'nearest' => self::nearest(),
+            'differences' => self::differences(),
+            'rule-book' => self::ruleBook(),
+            'choices' => self::choices(),
             default => self::words(),
         };
     }
@@ -95,6 +103,39 @@ final class Ledger
         $rows = array_map(static fn (Swap $swap): string => Golden::plain($swap->in)." {$swap->job} {$swap->rank} \"{$swap->note}\" {$swap->source}", SwapTable::for(Catalogue::get($id)));
 
         return $rows === [] ? '(none)' : implode("\n", $rows);
+    }
+
+    /** What is offered for a word that nobody knows. @return array<string, string> */
+    private static function nearest(): array
+    {
+        $words = Cases::rows('misspelled.txt');
+
+        return array_combine($words, array_map(static fn (string $word): string => implode("\n", array_map(static fn (array $one): string => Golden::plain($one), Nearest::to($word))) ?: '(nothing)', $words));
+    }
+
+    /** What changed from one wording of a label to another. @return array<string, string> */
+    private static function differences(): array
+    {
+        $said = [];
+        foreach (Cases::cells('wordings.txt') as [$before, $after]) {
+            $said["$before | $after"] = Golden::plain(LabelDifference::between($before, $after)->toArray());
+        }
+
+        return $said;
+    }
+
+    /** @return array<string, string> every rule as it stands in the rule book */
+    private static function ruleBook(): array
+    {
+        $rules = RuleBook::all()['rules'];
+
+        return array_combine(array_column($rules, 'id'), array_map(static fn (array $rule): string => ltrim(Golden::plain($rule), "\n"), $rules));
+    }
+
+    /** @return array<string, string> what a person may choose from */
+    private static function choices(): array
+    {
+        return array_map(static fn (mixed $one): string => ltrim(Golden::plain($one), "\n"), array_diff_key(Choices::all(), ['dataVersion' => 1]));
     }
 
     /** How each line is read: food, amount, form and findings, on a line of its own. @return array<string, string> */
