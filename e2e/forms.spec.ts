@@ -26,9 +26,14 @@ async function pressed(group: Locator): Promise<string[]> {
 
 interface DogFields { text: Record<string, string>, select: Record<string, string>, body: number, allergies: string[], conditions: string[], medicines: string[] }
 
+/** A choice by the words before it: what may be chosen is part of its label's text. */
+function choice(page: Page, label: string): Locator {
+    return page.locator('label.plain').filter({ has: page.locator('span', { hasText: new RegExp(`^${label}$`) }) }).locator('select')
+}
+
 async function fillDog(page: Page, dog: DogFields): Promise<void> {
     for (const [label, value] of Object.entries(dog.text)) await page.getByLabel(label, { exact: true }).fill(value)
-    for (const [label, value] of Object.entries(dog.select)) await page.getByLabel(label, { exact: true }).selectOption({ label: value })
+    for (const [label, value] of Object.entries(dog.select)) await choice(page, label).selectOption({ label: value })
     await page.locator('label.body').nth(dog.body - 1).click()
     for (const [legend, wanted] of [['Reacts to', dog.allergies], ['Conditions a vet has named', dog.conditions], ['Takes or faces', dog.medicines]] as const) {
         const group = fieldset(page, legend)
@@ -40,7 +45,7 @@ async function fillDog(page: Page, dog: DogFields): Promise<void> {
 
 async function expectDog(page: Page, dog: DogFields): Promise<void> {
     for (const [label, value] of Object.entries(dog.text)) await expect(page.getByLabel(label, { exact: true }), label).toHaveValue(value)
-    for (const [label, value] of Object.entries(dog.select)) await expect(page.getByLabel(label, { exact: true }).locator('option:checked'), label).toHaveText(value)
+    for (const [label, value] of Object.entries(dog.select)) await expect(choice(page, label).locator('option:checked'), label).toHaveText(value)
     await expect(page.locator('label.body').nth(dog.body - 1).locator('input')).toBeChecked()
     expect((await pressed(fieldset(page, 'Reacts to'))).sort()).toEqual([...dog.allergies].sort())
     expect((await pressed(fieldset(page, 'Conditions a vet has named'))).sort()).toEqual([...dog.conditions].sort())

@@ -43,6 +43,7 @@ test('what was confirmed of one recipe is not taken over by another', async ({ p
 test('a vet\'s word is taken for its own dog, and taken back', async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
+    await page.getByRole('button', { name: /^Ferris/ }).click()
     await write(page, '200 g oat flour\n100 g water')
     for (const dog of ['Quill', 'Ferris']) await expect(ration(page, dog)).toContainText('none yet')
     await ration(page, 'Quill').getByRole('button').first().click()

@@ -198,7 +198,7 @@ it('takes a weight as it is said, and the low end of a range', function (mixed $
     expect($dog['weightKg'])->toEqual($kg)->and($dog['weightSaid'])->toBe($kept);
     // a plain number sets aside what was said
     $this->patchJson("/api/dogs/{$dog['id']}", ['weightKg' => 6])->assertOk()->assertJsonPath('weightSaid', null)->assertJsonPath('weightKg', fn (float|int $kg): bool => (float) $kg === 6.0);
-})->with([['17', 17.0, null], ['17,5', 17.5, null], ['38 lb', 17.24, '38 lb'], ['50 to 60 lb', 22.68, '50 to 60 lb'], [' 20-25 kg ', 20.0, '20-25 kg'], [null, null, null]]);
+})->with([['17', 17.0, null], ['17,5', 17.5, null], ['7.35 kg', 7.35, null], ['9 KG', 9.0, null], ['about 9 kg', 9.0, 'about 9 kg'], ['38 lb', 17.24, '38 lb'], ['50 to 60 lb', 22.68, '50 to 60 lb'], [' 20-25 kg ', 20.0, '20-25 kg'], [null, null, null]]);
 
 it('refuses a weight that no dog has, however it is said', function (string $said): void {
     $this->postJson('/api/dogs', ['name' => 'Fig', 'weight' => $said])->assertStatus(422)->assertJsonPath('path', '/weight');

@@ -126,7 +126,9 @@ final class DogRequest extends StrictRequest
         if ($this->has('weight')) {
             $range = is_string($said) ? Weight::read($said) : null;
             $columns['weight_kg'] = $range === null ? null : round($range->low, 2);
-            $columns['weight_said'] = $range === null || ($range->isExact() && is_numeric(str_replace(',', '.', (string) $said))) ? null : trim((string) $said);
+            // a plain figure in kg says no more than the figure
+            $isPlain = preg_match('/^\s*[\d.,]+\s*(kg)?\s*$/i', (string) $said) === 1;
+            $columns['weight_said'] = $range === null || ($range->isExact() && $isPlain) ? null : trim((string) $said);
         } elseif ($this->has('weightKg')) {
             $columns['weight_said'] = null;
         }
