@@ -6,10 +6,12 @@ namespace MildBowl\Core\Tests\Golden;
 
 use MildBowl\Core\Formulate\Choices;
 use MildBowl\Core\Formulate\Formulate;
+use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\Request;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Screening\LabelDifference;
+use MildBowl\Core\Screening\LabelQuestion;
 use MildBowl\Core\Screening\RuleBook;
 use MildBowl\Core\Swaps\Swap;
 use MildBowl\Core\Swaps\SwapTable;
@@ -21,7 +23,7 @@ use MildBowl\Core\Tests\Support\Cases;
  */
 final class Ledger
 {
-    public const THEMES = ['choices', 'differences', 'foods', 'lines', 'measures', 'nearest', 'rule-book', 'swaps', 'words'];
+    public const THEMES = ['choices', 'differences', 'foods', 'labels-by-chance', 'lines', 'lines-by-chance', 'measures', 'nearest', 'rule-book', 'swaps', 'words'];
 
     private const UNITS = ['cup', 'each', 'small', 'medium', 'large', 'slice', 'stalk', 'stick', 'leaf', 'sprig', 'bunch', 'tin', 'packet', 'clove', 'handful', 'juice of', 'zest of'];
 
@@ -34,7 +36,8 @@ final class Ledger
             'foods' => self::each(self::food(...)),
             'measures' => self::each(self::measures(...)),
             'swaps' => self::each(self::swaps(...)),
-            'lines' => self::lines(),
+            'lines', 'lines-by-chance' => self::lines("$theme.txt"),
+            'labels-by-chance' => self::labels(),
             'nearest' => self::nearest(),
             'differences' => self::differences(),
             'rule-book' => self::ruleBook(),
@@ -105,6 +108,21 @@ final class Ledger
         return $rows === [] ? '(none)' : implode("\n", $rows);
     }
 
+    /** What each part of a printed list is, and what is found in it for a dog that reacts to much. @return array<string, string> */
+    private static function labels(): array
+    {
+        $dogs = [['name' => 'Rex', 'allergies' => ['dairy', 'wheat', 'soy', 'peanut', 'chicken'], 'conditions' => ['diabetes', 'copper-storage']]];
+        $said = [];
+        foreach (Cases::rows('labels-by-chance.txt') as $list) {
+            $answer = LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'ingredients' => $list, 'dogs' => $dogs], JSON_THROW_ON_ERROR)));
+            $parts = array_map(static fn (array $part): string => str_repeat('> ', $part['depth']).$part['text'].': '.($part['ingredient'] ?? '?').($part['percent'] === null ? '' : ' '.Golden::plain($part['percent']).' %')
+                .($part['trace'] ? ' trace' : '').'; '.self::found(['lines' => [$part], 'steps' => []]), $answer['parts']);
+            $said[$list] = implode("\n", [$answer['worst'], ...$parts]);
+        }
+
+        return $said;
+    }
+
     /** What is offered for a word that nobody knows. @return array<string, string> */
     private static function nearest(): array
     {
@@ -139,10 +157,10 @@ final class Ledger
     }
 
     /** How each line is read: food, amount, form and findings, on a line of its own. @return array<string, string> */
-    private static function lines(): array
+    private static function lines(string $file): array
     {
         $said = [];
-        foreach (Cases::rows('lines.txt') as $text) {
+        foreach (Cases::rows($file) as $text) {
             $answer = self::ask($text, 'biscuit');
             $read = [];
             foreach ($answer['lines'] as $line) {

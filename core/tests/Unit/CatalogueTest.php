@@ -25,17 +25,18 @@ it('holds enough foods, each with a known source and a confidence', function ():
     }
 });
 
-it('sums the parts of every food to 100 g, and its energy to its parts', function (string $id): void {
-    $composition = Catalogue::get($id)->composition;
-    assert($composition instanceof Composition);
-    if (! exempt($id, 'mass')) {
-        expect($composition->massG())->toEqualWithDelta(100.0, 2.0);
+it('sums the parts of every food to 100 g, and its energy to its parts', function (): void {
+    $wrong = [];
+    foreach (array_column(table('ingredients'), 'id') as $id) {
+        $composition = Catalogue::get($id)->composition;
+        assert($composition instanceof Composition);
+        if ((! exempt($id, 'mass') && abs($composition->massG() - 100) > 2) || (! exempt($id, 'energy') && abs($composition->kcal - $composition->kcalByFactors()) > max(8.0, 0.12 * $composition->kcal))
+            || $composition->fibreG + $composition->sugarsG > $composition->carbohydrateG + 2) {
+            $wrong[] = $id;
+        }
     }
-    if (! exempt($id, 'energy')) {
-        expect($composition->kcal)->toEqualWithDelta($composition->kcalByFactors(), max(8.0, 0.12 * $composition->kcal));
-    }
-    expect($composition->fibreG + $composition->sugarsG)->toBeLessThanOrEqual($composition->carbohydrateG + 2.0);
-})->with(fn () => array_column(table('ingredients'), 'id'));
+    expect($wrong)->toBe([]);
+});
 
 it('needs every named exception', function (): void {
     foreach (table('exceptions') as $row) {

@@ -84,7 +84,7 @@ it('says of a dog only what another of its kind without the reason is not told',
 });
 
 it('never gives a worse dog more', function (): void {
-    always(120, static function (Generated $made): ?string {
+    always(60, static function (Generated $made): ?string {
         $request = $made->request(7, 1);
         $dog = $request['dogs'][0];
         $before = answerTo($request)['rations'][0];
@@ -194,7 +194,7 @@ it('holds energy and mass to the amounts, whatever the cut and the texture', fun
 });
 
 it('never lowers a label\'s verdict by a word that nobody knows', function (): void {
-    always(150, static function (Generated $made): ?string {
+    always(80, static function (Generated $made): ?string {
         $parts = $made->label($made->number(1, 6));
         $dogs = [$made->dog('Rex')];
         $worst = static fn (array $parts): int => (int) array_search(labelled(implode(', ', $parts), $dogs)['worst'], LEVELS, true);
@@ -207,7 +207,7 @@ it('never lowers a label\'s verdict by a word that nobody knows', function (): v
 });
 
 it('never lowers a label\'s verdict by another part, nor by their order', function (): void {
-    always(100, static function (Generated $made): ?string {
+    always(60, static function (Generated $made): ?string {
         $parts = $made->label(5);
         $dogs = [$made->dog('Rex')];
         $worst = static fn (array $parts): int => (int) array_search(labelled(implode(', ', $parts), $dogs)['worst'], LEVELS, true);

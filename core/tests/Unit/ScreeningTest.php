@@ -5,33 +5,26 @@ declare(strict_types=1);
 use MildBowl\Core\Data;
 use MildBowl\Core\Screening\Level;
 
-it('stops every name of the never list', function (string $code, string $line): void {
-    $findings = array_filter(answer($line)['lines'][0]['findings'] ?? [], static fn (array $finding): bool => $finding['level'] === 'never');
-
-    expect(array_column($findings, 'code'))->toContain(...($code === 'chilli' ? ['chilli'] : [$code]));
-})->with(function () {
+it('stops every name of the never list, alone and behind other words', function (): void {
+    $missed = [];
+    $tried = 0;
     foreach (cases('never.txt') as $row) {
         [$code, $lines] = explode(':', $row, 2);
-        foreach (explode('|', $lines) as $line) {
-            yield [$code, trim($line)];
+        foreach (array_map(trim(...), explode('|', $lines)) as $line) {
+            $tried++;
+            $levels = array_column(answer($line)['lines'][0]['findings'] ?? [], 'level', 'code');
+            if (($levels[$code] ?? '') !== 'never' || ! in_array("never:$code", found(answer("1 cup oat flour mixed with $line")), true)) {
+                $missed[] = "$code: $line";
+            }
         }
     }
+    expect($missed)->toBe([])->and($tried)->toBeGreaterThan(200);
 });
 
-it('stops a poison behind other words too', function (string $code, string $line): void {
-    expect(found(answer($line)))->toContain("never:$code");
-})->with(function () {
-    foreach (cases('never.txt') as $row) {
-        [$code, $lines] = explode(':', $row, 2);
-        foreach (explode('|', $lines) as $line) {
-            yield [$code, '1 cup oat flour mixed with '.trim($line)];
-        }
-    }
+it('does not slander a look-alike', function (): void {
+    $slandered = array_filter(cases('lookalikes.txt'), static fn (string $line): bool => array_filter(found(answer($line)), static fn (string $finding): bool => ! str_starts_with($finding, 'caution') && ! str_starts_with($finding, 'check-label')) !== []);
+    expect(array_values($slandered))->toBe([]);
 });
-
-it('does not slander a look-alike', function (string $line): void {
-    expect(array_filter(found(answer($line)), static fn (string $finding): bool => ! str_starts_with($finding, 'caution') && ! str_starts_with($finding, 'check-label')))->toBe([]);
-})->with(fn () => cases('lookalikes.txt'));
 
 it('silences only what a negation names', function (string $row): void {
     [$line, $ingredient] = array_map(trim(...), explode('|', $row));

@@ -31,16 +31,17 @@ it('keeps a set of at least 400 lines', function (): void {
     expect(count(trustCases()))->toBeGreaterThanOrEqual(400);
 });
 
-it('never passes a line that must stop', function (string $expected, string $line): void {
-    $worst = worstOf($line);
+it('never passes a line that must stop, and names a poison as one', function (): void {
     $order = ['never', 'unknown', 'allergen', 'limit', 'ask-vet', 'check-label', 'clear'];
-
-    expect(array_search($worst, $order, true))->toBeLessThanOrEqual(array_search($expected, $order, true), "$line is $worst");
-})->with(fn () => array_values(array_filter(trustCases(), static fn (array $case): bool => $case[0] !== 'clear')));
-
-it('names a poison as one', function (string $expected, string $line): void {
-    expect(worstOf($line))->toBe('never');
-})->with(fn () => array_values(array_filter(trustCases(), static fn (array $case): bool => $case[0] === 'never')));
+    $passed = [];
+    foreach (array_filter(trustCases(), static fn (array $case): bool => $case[0] !== 'clear') as [$expected, $line]) {
+        $worst = worstOf($line);
+        if (array_search($worst, $order, true) > array_search($expected, $order, true)) {
+            $passed[] = "$line is $worst, not $expected";
+        }
+    }
+    expect($passed)->toBe([]);
+});
 
 it('raises no false alarm', function (): void {
     $clear = array_values(array_filter(trustCases(), static fn (array $case): bool => $case[0] === 'clear'));

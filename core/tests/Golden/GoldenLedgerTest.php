@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\Tests\Golden\Golden;
+
+// a file of its own, so that it runs beside the others
+it('says of every food and line what it said when the answers were last taken over', function (string $theme): void {
+    expect(array_keys(Golden::changed($theme)))->toBe([]);
+})->with(fn (): array => array_values(array_filter(Golden::themes(), static fn (string $theme): bool => preg_match('#^ledger/#', $theme) === 1)));
