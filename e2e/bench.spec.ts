@@ -89,6 +89,13 @@ test('a pasted recipe becomes rows; lines move, join and come back', async ({ pa
     await expect(page.getByLabel('Foods, line 3', { exact: true })).toHaveValue('2 cups oat flour')
     await page.keyboard.press('Control+Z')
     await expect(page.getByLabel('Foods, line 2', { exact: true })).toHaveValue('2 cups oat flour')
+    await page.getByLabel('Foods, line 3', { exact: true }).focus()
+    await page.keyboard.press('Home')
+    await page.keyboard.press('Backspace')
+    await expect(page.getByLabel('Foods, line 2', { exact: true })).toHaveValue('2 cups oat flour1 egg')
+    await expect(page.getByLabel('Foods, line 3', { exact: true })).toHaveValue('Bake at 180 °C for 20 minutes')
+    await page.keyboard.press('Control+Z')
+    await expect(page.getByLabel('Foods, line 3', { exact: true })).toHaveValue('1 egg')
 })
 
 test('a recipe is kept on the shelf and opened again', async ({ page }) => {
@@ -118,7 +125,7 @@ test('a number opens to how it was made', async ({ page }) => {
     await expect(ration(page, 'Biscay')).toContainText('Rounded down to a quarter')
 })
 
-test('a vet and a label are confirmed and taken back', async ({ page }) => {
+test('a label is confirmed and taken back', async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups barley flour\n2 tbsp peanut butter\n1/2 cup water')
     await row(page, 2).getByRole('button', { name: /Read the label/ }).click()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use MildBowl\Core\Data;
 use MildBowl\Core\Screening\Level;
+use MildBowl\Core\Tests\Support\Cases;
 
 it('stops every name of the never list, alone and behind other words', function (): void {
     $missed = [];
@@ -51,27 +52,43 @@ it('is not silenced by what is no negation', function (string $line, string $cod
     ['no onion but garlic powder, 1 tsp', 'allium'],
 ]);
 
-it('fires on the worked example of every rule', function (string $id): void {
-    $rule = array_column(Data::tables()['rules'], null, 'id')[$id];
-    $when = $rule['when'];
-    $dog = dog('Rex', array_filter([
-        'conditions' => isset($when['condition']) ? [$when['condition'][0]] : null,
-        'medicines' => isset($when['medicine']) ? [$when['medicine'][0]] : null,
-        'ageMonths' => isset($when['stage']) || isset($when['growing-large']) || isset($when['garlic-refused']) ? 5 : null,
-        'expectedAdultWeightKg' => isset($when['growing-large']) ? 40 : null,
-    ], static fn (mixed $value): bool => $value !== null));
-    $answer = answer($rule['example'], [
-        'dogs' => [$dog],
-        'bake' => ['texture' => ($when['heat'] ?? ['yes']) === ['no'] ? 'none' : 'biscuit'],
-        'policy' => ['garlic' => $when['garlic'][0] ?? 'avoid'],
-    ]);
+/** @return array<string, mixed> */
+function dogOfKind(string $kind): array
+{
+    [$what, $value] = [...explode(' ', $kind, 2), ''];
 
-    expect(found($answer))->toContain("{$rule['level']}:{$rule['code']}");
-    if ($rule['emergency']) {
-        $emergencies = array_filter(array_merge(...array_column($answer['lines'], 'findings')), static fn (array $finding): bool => $finding['code'] === $rule['code'] && $finding['emergency']);
-        expect($emergencies)->not->toBeEmpty();
+    return dog('Rex', match (true) {
+        $kind === 'puppy' => ['ageMonths' => 5, 'weightKg' => 6],
+        $kind === 'large puppy' => ['ageMonths' => 5, 'weightKg' => 17, 'expectedAdultWeightKg' => 40],
+        $what === 'condition' => ['conditions' => [$value]],
+        $what === 'medicine' => ['medicines' => [$value]],
+        default => [],
+    });
+}
+
+it('finds what the reference says of a food, for the dogs it says it of and for no other', function (string $line, string $texture, string $garlic, string $kind, string $says, string $emergency): void {
+    $ask = static fn (string $texture, string $garlic): array => answer($line, ['dogs' => [dogOfKind($kind), dog('Other')], 'bake' => ['texture' => $texture], 'policy' => ['garlic' => $garlic]]);
+    $findings = static fn (array $answer): array => array_values(array_filter(array_merge(...array_column($answer['lines'], 'findings')), static fn (array $one): bool => "{$one['level']}:{$one['code']}" === $says));
+    $here = $findings($ask($texture, $garlic));
+
+    expect($here)->not->toBe([])->and(array_values(array_unique(array_column($here, 'dog'))))->toBe([$kind === 'any' ? null : 'Rex'])
+        ->and(array_unique(array_column($here, 'emergency')))->toBe([$emergency === 'emergency'])->and($here[0]['advice'])->not->toBe('')->and($here[0]['source'])->not->toBe('');
+    if ($texture === 'none') {
+        // baked through it is another matter
+        expect($findings($ask('biscuit', $garlic)))->toBe([]);
     }
-})->with(fn () => array_column(Data::tables()['rules'], 'id'));
+    if (str_contains($line, 'garlic') && $kind === 'any') {
+        expect($findings($ask($texture, $garlic === 'avoid' ? 'measured' : 'avoid')))->toBe([]);
+    }
+})->with(fn (): array => Cases::cells('rules.txt'));
+
+it('has a case of every rule, and sets each off by its own example', function (): void {
+    $cases = array_map(static fn (array $row): string => $row[4], Cases::cells('rules.txt'));
+    foreach (array_count_values(array_map(static fn (array $rule): string => "{$rule['level']}:{$rule['code']}", Data::tables()['rules'])) as $rule => $rows) {
+        expect(array_count_values($cases)[$rule] ?? 0)->toBeGreaterThanOrEqual($rows, "cases/rules.txt has too few cases of $rule");
+    }
+    expect(array_values(array_diff(array_column(Data::tables()['rules'], 'example'), array_column(Cases::cells('rules.txt'), 0))))->toBe([]);
+});
 
 it('names a source and advice in every rule', function (): void {
     foreach (Data::tables()['rules'] as $rule) {
