@@ -129,3 +129,20 @@ it('takes the lines of a text up to 200, and each size of a cut up to its end', 
         expect($cut(['shape' => $shape, $key => 10000] + $more))->toBeNull()->and($cut(['shape' => $shape, $key => 10001] + $more))->toBe("/cut/$key")->and($cut(['shape' => $shape, $key => 0] + $more))->toBe("/cut/$key")->and($cut(['shape' => $shape, $key => 1] + $more))->toBeNull()->and($cut(['shape' => $shape, $key => 2.5] + $more))->toBe("/cut/$key");
     }
 });
+
+it('scales by anything up to its end', function (string $way, mixed $most, mixed $beyond, string $place): void {
+    // at the end it may still be refused, for another reason and in other words
+    $beyond = refusedAt('scale', '/by', [$way => $beyond]);
+    expect($beyond?->path)->toBe($place)->and(refusedAt('scale', '/by', [$way => $most])?->getMessage())->not->toBe($beyond?->getMessage());
+})->with([
+    ['pieces', 100000, 100001, '/by/pieces'],
+    ['pieces', 1, 0, '/by/pieces'],
+    ['days', 365, 366, '/by/days'],
+    ['days', 1, 0, '/by/days'],
+    ['tin', ['widthMm' => 2000, 'lengthMm' => 2000, 'depthMm' => 500], ['widthMm' => 2020, 'lengthMm' => 2000, 'depthMm' => 500], '/by/tin/widthMm'],
+    ['tin', ['widthMm' => 2000, 'lengthMm' => 2000, 'depthMm' => 500], ['widthMm' => 2000, 'lengthMm' => 2020, 'depthMm' => 500], '/by/tin/lengthMm'],
+    ['tin', ['diameterMm' => 2000, 'depthMm' => 500], ['diameterMm' => 2020, 'depthMm' => 500], '/by/tin/diameterMm'],
+    ['tin', ['diameterMm' => 200, 'depthMm' => 500], ['diameterMm' => 200, 'depthMm' => 505], '/by/tin/depthMm'],
+    ['atHand', ['line' => 0, 'grams' => 100000], ['line' => 0, 'grams' => 100001], '/by/atHand/grams'],
+    ['atHand', ['line' => 1, 'grams' => 10], ['line' => 2, 'grams' => 10], '/by/atHand/line'],
+]);
