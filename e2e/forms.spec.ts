@@ -9,7 +9,7 @@ type Kept = Record<string, unknown>
 
 /** What the kitchen keeps, asked of it and not of the page. */
 async function kept(page: Page, list: string, has: (one: Kept) => boolean): Promise<Kept> {
-    const all = await (await page.request.get(`/api/${list}`)).json() as Kept[]
+    const all = (await (await page.request.get(`/api/${list}`)).json()) as Kept[]
     const found = all.find(has)
     expect(found, `${list} holds nothing of the kind`).toBeDefined()
 
@@ -24,18 +24,35 @@ async function pressed(group: Locator): Promise<string[]> {
     return group.locator('[aria-pressed="true"]').allTextContents()
 }
 
-interface DogFields { text: Record<string, string>, select: Record<string, string>, body: number, allergies: string[], conditions: string[], medicines: string[] }
+interface DogFields {
+    text: Record<string, string>
+    select: Record<string, string>
+    body: number
+    allergies: string[]
+    conditions: string[]
+    medicines: string[]
+}
 
 /** A choice by the words before it: what may be chosen is part of its label's text. */
 function choice(page: Page, label: string): Locator {
-    return page.locator('label.plain').filter({ has: page.locator('span', { hasText: new RegExp(`^${label}$`) }) }).locator('select')
+    return page
+        .locator('label.plain')
+        .filter({ has: page.locator('span', { hasText: new RegExp(`^${label}$`) }) })
+        .locator('select')
 }
 
 async function fillDog(page: Page, dog: DogFields): Promise<void> {
     for (const [label, value] of Object.entries(dog.text)) await page.getByLabel(label, { exact: true }).fill(value)
     for (const [label, value] of Object.entries(dog.select)) await choice(page, label).selectOption({ label: value })
-    await page.locator('label.body').nth(dog.body - 1).click()
-    for (const [legend, wanted] of [['Reacts to', dog.allergies], ['Conditions a vet has named', dog.conditions], ['Takes or faces', dog.medicines]] as const) {
+    await page
+        .locator('label.body')
+        .nth(dog.body - 1)
+        .click()
+    for (const [legend, wanted] of [
+        ['Reacts to', dog.allergies],
+        ['Conditions a vet has named', dog.conditions],
+        ['Takes or faces', dog.medicines],
+    ] as const) {
         const group = fieldset(page, legend)
         for (const on of await pressed(group)) if (!wanted.includes(on)) await group.getByRole('button', { name: on, exact: true }).click()
         const now = await pressed(group)
@@ -46,7 +63,12 @@ async function fillDog(page: Page, dog: DogFields): Promise<void> {
 async function expectDog(page: Page, dog: DogFields): Promise<void> {
     for (const [label, value] of Object.entries(dog.text)) await expect(page.getByLabel(label, { exact: true }), label).toHaveValue(value)
     for (const [label, value] of Object.entries(dog.select)) await expect(choice(page, label).locator('option:checked'), label).toHaveText(value)
-    await expect(page.locator('label.body').nth(dog.body - 1).locator('input')).toBeChecked()
+    await expect(
+        page
+            .locator('label.body')
+            .nth(dog.body - 1)
+            .locator('input'),
+    ).toBeChecked()
     expect((await pressed(fieldset(page, 'Reacts to'))).sort()).toEqual([...dog.allergies].sort())
     expect((await pressed(fieldset(page, 'Conditions a vet has named'))).sort()).toEqual([...dog.conditions].sort())
     expect((await pressed(fieldset(page, 'Takes or faces'))).sort()).toEqual([...dog.medicines].sort())
@@ -54,20 +76,44 @@ async function expectDog(page: Page, dog: DogFields): Promise<void> {
 
 const ONE: DogFields = {
     text: {
-        'Name': 'Zoë O\'Hara', 'Breed, as far as known': 'Kai ken cross', 'Weight': '7.35', 'or born on': '2021-02-28', 'Grown, kg': '9.25', 'Its food, kcal per 100 g': '87.5', 'Meals a day': '7', 'Treats, % of the day': '2.75',
-        'Leaves in the bowl (say raw or baked where it matters)': 'fennel, raw apple', 'May have only these (empty: anything)': 'rabbit, parsnip', 'New to it': 'quinoa, millet',
+        Name: "Zoë O'Hara",
+        'Breed, as far as known': 'Kai ken cross',
+        Weight: '7.35',
+        'or born on': '2021-02-28',
+        'Grown, kg': '9.25',
+        'Its food, kcal per 100 g': '87.5',
+        'Meals a day': '7',
+        'Treats, % of the day': '2.75',
+        'Leaves in the bowl (say raw or baked where it matters)': 'fennel, raw apple',
+        'May have only these (empty: anything)': 'rabbit, parsnip',
+        'New to it': 'quinoa, millet',
     },
-    select: { 'Sex': 'male', 'Neutered': 'no', 'Activity': 'working, moderate', 'Teeth': 'none', 'Manner': 'gulps', 'Life stage': 'senior' },
-    body: 3, allergies: ['storage mite', 'sesame'], conditions: ['advanced heart disease', 'megaoesophagus', 'Addison\'s disease'], medicines: ['selegiline', 'bromide'],
+    select: { Sex: 'male', Neutered: 'no', Activity: 'working, moderate', Teeth: 'none', Manner: 'gulps', 'Life stage': 'senior' },
+    body: 3,
+    allergies: ['storage mite', 'sesame'],
+    conditions: ['advanced heart disease', 'megaoesophagus', "Addison's disease"],
+    medicines: ['selegiline', 'bromide'],
 }
 
 const TWO: DogFields = {
     text: {
-        'Name': 'Zoë', 'Breed, as far as known': '', 'Weight': '41.2', 'or born on': '2019-12-31', 'Grown, kg': '', 'Its food, kcal per 100 g': '', 'Meals a day': '', 'Treats, % of the day': '',
-        'Leaves in the bowl (say raw or baked where it matters)': '', 'May have only these (empty: anything)': '', 'New to it': '',
+        Name: 'Zoë',
+        'Breed, as far as known': '',
+        Weight: '41.2',
+        'or born on': '2019-12-31',
+        'Grown, kg': '',
+        'Its food, kcal per 100 g': '',
+        'Meals a day': '',
+        'Treats, % of the day': '',
+        'Leaves in the bowl (say raw or baked where it matters)': '',
+        'May have only these (empty: anything)': '',
+        'New to it': '',
     },
-    select: { 'Sex': 'not said', 'Neutered': 'not known', 'Activity': 'inactive', 'Teeth': 'few', 'Manner': 'chews', 'Life stage': 'by its age' },
-    body: 8, allergies: ['gluten'], conditions: ['kidney disease'], medicines: [],
+    select: { Sex: 'not said', Neutered: 'not known', Activity: 'inactive', Teeth: 'few', Manner: 'chews', 'Life stage': 'by its age' },
+    body: 8,
+    allergies: ['gluten'],
+    conditions: ['kidney disease'],
+    medicines: [],
 }
 
 test('every field of the dog form is kept, shown again, changed and kept', async ({ page }) => {
@@ -76,19 +122,41 @@ test('every field of the dog form is kept, shown again, changed and kept', async
     await fillDog(page, ONE)
     await page.getByRole('button', { name: 'Add to the kitchen' }).click()
     await expect(page).toHaveURL(/bench/)
-    const first = await kept(page, 'dogs', (one) => one['name'] === 'Zoë O\'Hara')
+    const first = await kept(page, 'dogs', (one) => one['name'] === "Zoë O'Hara")
     const expected: Kept = {
-        name: 'Zoë O\'Hara', weightKg: 7.35, bornOn: '2021-02-28', sex: 'male', neutered: false, bodyCondition: 3, activity: 'working-moderate', breed: 'Kai ken cross', expectedAdultWeightKg: 9.25, stage: 'senior', teeth: 'none',
-        eating: 'gulps', allergies: ['storage-mite', 'sesame'], allowList: ['rabbit', 'parsnip'], conditions: ['heart-advanced', 'megaoesophagus', 'addisons'], medicines: ['selegiline', 'bromide'], newIngredients: ['quinoa', 'millet'],
-        dislikes: ['fennel', 'raw apple'], foodKcalPer100g: 87.5, budgetPercent: 2.75, meals: 7,
+        name: "Zoë O'Hara",
+        weightKg: 7.35,
+        bornOn: '2021-02-28',
+        sex: 'male',
+        neutered: false,
+        bodyCondition: 3,
+        activity: 'working-moderate',
+        breed: 'Kai ken cross',
+        expectedAdultWeightKg: 9.25,
+        stage: 'senior',
+        teeth: 'none',
+        eating: 'gulps',
+        allergies: ['storage-mite', 'sesame'],
+        allowList: ['rabbit', 'parsnip'],
+        conditions: ['heart-advanced', 'megaoesophagus', 'addisons'],
+        medicines: ['selegiline', 'bromide'],
+        newIngredients: ['quinoa', 'millet'],
+        dislikes: ['fennel', 'raw apple'],
+        foodKcalPer100g: 87.5,
+        budgetPercent: 2.75,
+        meals: 7,
     }
     for (const [key, value] of Object.entries(expected)) {
         const own = first[key]
-        expect(Array.isArray(own) ? [...own as string[]].sort() : own, key).toEqual(Array.isArray(value) ? [...value as string[]].sort() : value)
+        expect(Array.isArray(own) ? [...(own as string[])].sort() : own, key).toEqual(Array.isArray(value) ? [...(value as string[])].sort() : value)
     }
     // a field of a dog that this form does not set is one that the page makes itself
     const published = (JSON.parse(readFileSync('schemas/kitchen.json', 'utf8')) as { $defs: { dog: { properties: object } } }).$defs.dog.properties
-    expect(Object.keys(published).filter((key) => !(key in expected)).sort()).toEqual(['ageMonths', 'atTable', 'id', 'weightSaid'])
+    expect(
+        Object.keys(published)
+            .filter((key) => !(key in expected))
+            .sort(),
+    ).toEqual(['ageMonths', 'atTable', 'id', 'weightSaid'])
 
     await page.goto(`/dogs/${String(first['id'])}`)
     await expectDog(page, ONE)
@@ -103,8 +171,27 @@ test('every field of the dog form is kept, shown again, changed and kept', async
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
     await expect(page).toHaveURL(/bench/)
     expect(await kept(page, 'dogs', (one) => one['id'] === first['id'])).toMatchObject({
-        name: 'Zoë', weightKg: 41.2, bornOn: '2019-12-31', sex: null, neutered: null, bodyCondition: 8, activity: 'inactive', breed: null, expectedAdultWeightKg: null, stage: null, teeth: 'few', eating: 'normal', allergies: ['gluten'],
-        allowList: null, conditions: ['kidney'], medicines: [], newIngredients: [], dislikes: [], foodKcalPer100g: null, budgetPercent: null, meals: null,
+        name: 'Zoë',
+        weightKg: 41.2,
+        bornOn: '2019-12-31',
+        sex: null,
+        neutered: null,
+        bodyCondition: 8,
+        activity: 'inactive',
+        breed: null,
+        expectedAdultWeightKg: null,
+        stage: null,
+        teeth: 'few',
+        eating: 'normal',
+        allergies: ['gluten'],
+        allowList: null,
+        conditions: ['kidney'],
+        medicines: [],
+        newIngredients: [],
+        dislikes: [],
+        foodKcalPer100g: null,
+        budgetPercent: null,
+        meals: null,
     })
     await page.goto(`/dogs/${String(first['id'])}`)
     await expectDog(page, TWO)
@@ -137,38 +224,72 @@ test('years and months make an age, and words make a weight', async ({ page }) =
 
 test('every house rule is kept and shown again', async ({ page }) => {
     await page.goto('/settings')
-    const chosen: [string, string, string][] = [['energySchool', 'nrc', 'Research formula'], ['calorieConvention', 'modified', '3.5-8.5-3.5'], ['garlic', 'measured', 'Measured'], ['units', 'australian', 'Australian'], ['pseudoGrains', 'grain', 'Yes']]
+    const chosen: [string, string, string][] = [
+        ['energySchool', 'nrc', 'Research formula'],
+        ['calorieConvention', 'modified', '3.5-8.5-3.5'],
+        ['garlic', 'measured', 'Measured'],
+        ['units', 'australian', 'Australian'],
+        ['pseudoGrains', 'grain', 'Yes'],
+    ]
     for (const [, , name] of chosen) {
         const answered = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH')
-        await page.locator('label.choice').filter({ has: page.locator('strong', { hasText: new RegExp(`^${name}$`) }) }).click()
+        await page
+            .locator('label.choice')
+            .filter({ has: page.locator('strong', { hasText: new RegExp(`^${name}$`) }) })
+            .click()
         await answered
     }
     const answered = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH')
     await page.getByLabel(/percent, up to 10/).fill('6,5')
     await page.getByLabel(/percent, up to 10/).press('Enter')
     await answered
-    const { kitchen } = await (await page.request.get('/api/kitchen')).json() as { kitchen: { policy: Kept } }
+    const { kitchen } = (await (await page.request.get('/api/kitchen')).json()) as { kitchen: { policy: Kept } }
     expect(kitchen.policy).toEqual({ ...Object.fromEntries(chosen.map(([key, value]) => [key, value])), budgetPercent: 6.5 })
     await page.reload()
-    for (const [, , name] of chosen) await expect(page.locator('label.choice').filter({ has: page.locator('strong', { hasText: new RegExp(`^${name}$`) }) }).locator('input')).toBeChecked()
+    for (const [, , name] of chosen)
+        await expect(
+            page
+                .locator('label.choice')
+                .filter({ has: page.locator('strong', { hasText: new RegExp(`^${name}$`) }) })
+                .locator('input'),
+        ).toBeChecked()
     await expect(page.getByLabel(/percent, up to 10/)).toHaveValue('6.5')
     for (const name of ['Clinic factors', '4-9-4', 'Never', 'American', 'No']) {
         const back = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH')
-        await page.locator('label.choice').filter({ has: page.locator('strong', { hasText: new RegExp(`^${name}$`) }) }).click()
+        await page
+            .locator('label.choice')
+            .filter({ has: page.locator('strong', { hasText: new RegExp(`^${name}$`) }) })
+            .click()
         await back
     }
     const back = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH')
     await page.getByLabel(/percent, up to 10/).fill('')
     await page.getByLabel(/percent, up to 10/).press('Enter')
     await back
-    const again = await (await page.request.get('/api/kitchen')).json() as { kitchen: { policy: Kept } }
-    expect(again.kitchen.policy).toEqual({ energySchool: 'clinic', calorieConvention: '4-9-4', garlic: 'avoid', units: 'us', pseudoGrains: 'not-grain', budgetPercent: null })
+    const again = (await (await page.request.get('/api/kitchen')).json()) as { kitchen: { policy: Kept } }
+    expect(again.kitchen.policy).toEqual({
+        energySchool: 'clinic',
+        calorieConvention: '4-9-4',
+        garlic: 'avoid',
+        units: 'us',
+        pseudoGrains: 'not-grain',
+        budgetPercent: null,
+    })
 })
 
-test('a food, a word, a swap and a price of one\'s own are kept in every field', async ({ page }) => {
+test("a food, a word, a swap and a price of one's own are kept in every field", async ({ page }) => {
     await page.goto('/pantry')
     await page.getByRole('button', { name: 'Own foods and words' }).click()
-    const figures: Record<string, [string, number]> = { 'kcal': ['351,5', 351.5], 'protein, g': ['12.25', 12.25], 'fat, g': ['3.5', 3.5], 'carbohydrate, g': ['60', 60], 'fibre, g': ['9.5', 9.5], 'sugars, g': ['1.25', 1.25], 'sodium, mg': ['33', 33], 'calcium, mg': ['51', 51] }
+    const figures: Record<string, [string, number]> = {
+        kcal: ['351,5', 351.5],
+        'protein, g': ['12.25', 12.25],
+        'fat, g': ['3.5', 3.5],
+        'carbohydrate, g': ['60', 60],
+        'fibre, g': ['9.5', 9.5],
+        'sugars, g': ['1.25', 1.25],
+        'sodium, mg': ['33', 33],
+        'calcium, mg': ['51', 51],
+    }
     await page.getByLabel('Name', { exact: true }).fill('basin meal')
     await page.getByLabel('Other names, with commas between').fill('meal of the basin, lock meal')
     for (const [label, [text]] of Object.entries(figures)) await page.getByLabel(label, { exact: true }).fill(text)
@@ -179,9 +300,19 @@ test('a food, a word, a swap and a price of one\'s own are kept in every field',
     await page.locator('.toggles').getByRole('button', { name: 'legumes', exact: true }).click()
     await page.getByRole('button', { name: 'Keep this food' }).click()
     await expect(page.getByText('351.5 kcal per 100 g')).toBeVisible()
-    const { food } = await kept(page, 'foods', (one) => (one['food'] as Kept)['name'] === 'basin meal') as { food: Kept }
-    expect(food).toMatchObject({ names: ['meal of the basin', 'lock meal'], groups: ['oat', 'legume'], gramsPerCup: 111.5, gramsEach: 7, ingredients: 'oats, peas' })
-    expect(Object.values(food['per100g'] as Record<string, number>).sort()).toEqual(Object.values(figures).map(([, value]) => value).sort())
+    const { food } = (await kept(page, 'foods', (one) => (one['food'] as Kept)['name'] === 'basin meal')) as { food: Kept }
+    expect(food).toMatchObject({
+        names: ['meal of the basin', 'lock meal'],
+        groups: ['oat', 'legume'],
+        gramsPerCup: 111.5,
+        gramsEach: 7,
+        ingredients: 'oats, peas',
+    })
+    expect(Object.values(food['per100g'] as Record<string, number>).sort()).toEqual(
+        Object.values(figures)
+            .map(([, value]) => value)
+            .sort(),
+    )
 
     await page.getByLabel('Your word').fill('lock dust')
     await page.getByLabel('means').fill('sorghum flour')
@@ -198,7 +329,12 @@ test('a food, a word, a swap and a price of one\'s own are kept in every field',
     await page.getByLabel('Note').fill('too wet in May')
     await page.getByRole('button', { name: 'Keep this swap' }).click()
     await expect(page.getByText(/too wet in May/)).toBeVisible()
-    expect((await kept(page, 'own-swaps', (one) => (one['swap'] as Kept)['in'] === 'pear'))['swap']).toMatchObject({ out: 'raisin', in: 'pear', ratio: 1.35, note: 'too wet in May' })
+    expect((await kept(page, 'own-swaps', (one) => (one['swap'] as Kept)['in'] === 'pear'))['swap']).toMatchObject({
+        out: 'raisin',
+        in: 'pear',
+        ratio: 1.35,
+        note: 'too wet in May',
+    })
 
     await page.getByRole('button', { name: 'Prices', exact: true }).click()
     await page.getByLabel('Food', { exact: true }).fill('oat flour')
@@ -206,7 +342,11 @@ test('a food, a word, a swap and a price of one\'s own are kept in every field',
     await page.getByLabel('price', { exact: true }).fill('3.45')
     await page.getByRole('button', { name: 'Keep this price' }).click()
     await expect(page.getByText('oat flour: 3.45 for 1250.5 g')).toBeVisible()
-    expect((await kept(page, 'prices', (one) => (one['price'] as Kept)['ingredient'] === 'oat-flour'))['price']).toEqual({ ingredient: 'oat-flour', grams: 1250.5, price: 3.45 })
+    expect((await kept(page, 'prices', (one) => (one['price'] as Kept)['ingredient'] === 'oat-flour'))['price']).toEqual({
+        ingredient: 'oat-flour',
+        grams: 1250.5,
+        price: 3.45,
+    })
 })
 
 test('a product is kept as typed and opened as kept', async ({ page }) => {
@@ -214,8 +354,11 @@ test('a product is kept as typed and opened as kept', async ({ page }) => {
     await page.getByLabel('Name of the product').fill('Quay paste "extra"')
     await page.getByLabel('Its list of ingredients, as printed').fill('peanuts (97 %), salt\nmay contain milk')
     await page.getByRole('button', { name: 'Keep as a product' }).click()
-    await expect(page.getByText('Kept with today\'s date.')).toBeVisible()
-    expect(await kept(page, 'products', (one) => one['name'] === 'Quay paste "extra"')).toMatchObject({ ingredients: 'peanuts (97 %), salt\nmay contain milk', number: null })
+    await expect(page.getByText("Kept with today's date.")).toBeVisible()
+    expect(await kept(page, 'products', (one) => one['name'] === 'Quay paste "extra"')).toMatchObject({
+        ingredients: 'peanuts (97 %), salt\nmay contain milk',
+        number: null,
+    })
 })
 
 test('a recipe is kept with its title, list, method, cut and texture, and opened as kept', async ({ page }) => {
@@ -231,12 +374,21 @@ test('a recipe is kept with its title, list, method, cut and texture, and opened
     await page.getByLabel('Leaves the oven').selectOption('chewy')
     await page.getByRole('button', { name: 'Keep on the shelf' }).click()
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
-    const recipe = { title: 'Tide "table" & coins', text: '½ cup oat flour\n1 egg — beaten', steps: 'Mix it well by hand.', cut: { shape: 'star', widthMm: 21, lengthMm: 33, thicknessMm: 4 }, texture: 'chewy' }
+    const recipe = {
+        title: 'Tide "table" & coins',
+        text: '½ cup oat flour\n1 egg — beaten',
+        steps: 'Mix it well by hand.',
+        cut: { shape: 'star', widthMm: 21, lengthMm: 33, thicknessMm: 4 },
+        texture: 'chewy',
+    }
     expect(await kept(page, 'recipes', (one) => one['title'] === recipe.title)).toMatchObject(recipe)
     await page.getByRole('button', { name: 'New sheet' }).click()
     await page.getByLabel('Shape').selectOption('ball')
     await page.goto('/shelf')
-    await page.getByRole('button', { name: /Tide "table"/ }).first().click()
+    await page
+        .getByRole('button', { name: /Tide "table"/ })
+        .first()
+        .click()
     await expect(page.getByLabel('Title of the recipe')).toHaveValue(recipe.title)
     await expect(page.getByLabel('Foods, line 2', { exact: true })).toHaveValue('1 egg — beaten')
     await expect(page.getByLabel('Method, line 1', { exact: true })).toHaveValue('Mix it well by hand.')
@@ -244,7 +396,13 @@ test('a recipe is kept with its title, list, method, cut and texture, and opened
     await expect(page.getByLabel('long, mm')).toHaveValue('33')
     await expect(page.getByLabel('Leaves the oven')).toHaveValue('chewy')
     // what is changed on the sheet is kept by itself
-    const answered = page.waitForResponse((response) => response.url().includes('/api/recipes/') && response.request().method() === 'PATCH' && (response.request().postData() ?? '').includes('"hard"') && response.ok())
+    const answered = page.waitForResponse(
+        (response) =>
+            response.url().includes('/api/recipes/') &&
+            response.request().method() === 'PATCH' &&
+            (response.request().postData() ?? '').includes('"hard"') &&
+            response.ok(),
+    )
     await page.getByLabel('Leaves the oven').selectOption('hard')
     await answered
     expect(await kept(page, 'recipes', (one) => one['title'] === recipe.title)).toMatchObject({ ...recipe, texture: 'hard' })

@@ -9,7 +9,9 @@ test('Enter splits a line where the cursor is, Backspace at its start joins it a
     await openBench(page)
     await write(page, '2 cups oat flour and 1 egg')
     const first = page.getByLabel(line(1), { exact: true })
-    await first.evaluate((input: HTMLTextAreaElement) => { input.setSelectionRange(16, 16) })
+    await first.evaluate((input: HTMLTextAreaElement) => {
+        input.setSelectionRange(16, 16)
+    })
     await first.press('Enter')
     await expect(first).toHaveValue('2 cups oat flour')
     await expect(page.getByLabel(line(2), { exact: true })).toHaveValue(' and 1 egg')
@@ -109,7 +111,7 @@ test('Alt + S keeps the sheet on the shelf, once', async ({ page }) => {
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
     await page.keyboard.press('Alt+S')
     await page.waitForTimeout(300)
-    const recipes = await (await page.request.get('/api/recipes')).json() as { title: string, text: string }[]
+    const recipes = (await (await page.request.get('/api/recipes')).json()) as { title: string; text: string }[]
     expect(recipes.filter((one) => one.title === 'Kept by a key').map((one) => one.text)).toEqual(['2 cups oat flour'])
 })
 
@@ -117,7 +119,15 @@ test('Alt + U opens the studio, Alt + 1 to 7 the places', async ({ page }) => {
     await openBench(page)
     await page.keyboard.press('Alt+U')
     await expect(page).toHaveURL(/\/studio/)
-    for (const [key, address] of [['2', /\/dogs$/], ['3', /\/shelf$/], ['4', /\/pantry$/], ['5', /\/rules$/], ['6', /\/settings$/], ['7', /\/chart$/], ['1', /\/bench$/]] as const) {
+    for (const [key, address] of [
+        ['2', /\/dogs$/],
+        ['3', /\/shelf$/],
+        ['4', /\/pantry$/],
+        ['5', /\/rules$/],
+        ['6', /\/settings$/],
+        ['7', /\/chart$/],
+        ['1', /\/bench$/],
+    ] as const) {
         await page.keyboard.press(`Alt+${key}`)
         await expect(page).toHaveURL(address)
     }
@@ -144,7 +154,23 @@ test('? opens the list of keys, but not while somebody types it', async ({ page 
     const dialog = page.getByRole('dialog')
     await expect(dialog).toContainText('Keys on the bench')
     // every key of the list has a test above
-    await expect(dialog.locator('kbd')).toHaveText(['Enter', 'Backspace', '↑ ↓', 'Alt + ↑ ↓', 'Alt + F', 'Alt + W', 'Alt + R', 'Alt + D', 'Alt + C', 'Alt + S', 'Ctrl + Z', 'Alt + U', 'Alt + 1 … 7', 'Alt + X', '?'])
+    await expect(dialog.locator('kbd')).toHaveText([
+        'Enter',
+        'Backspace',
+        '↑ ↓',
+        'Alt + ↑ ↓',
+        'Alt + F',
+        'Alt + W',
+        'Alt + R',
+        'Alt + D',
+        'Alt + C',
+        'Alt + S',
+        'Ctrl + Z',
+        'Alt + U',
+        'Alt + 1 … 7',
+        'Alt + X',
+        '?',
+    ])
     await page.keyboard.press('Escape')
     await expect(dialog).toBeHidden()
 })

@@ -14,7 +14,10 @@ require "$core/vendor/autoload.php";
 $known = ['--take', '--brief', '--first'];
 $options = array_fill_keys(array_map(static fn (string $option): string => ltrim($option, '-'), array_intersect($known, $argv)), true);
 $wanted = array_values(array_diff(array_slice($argv, 1), $known));
-$themes = array_filter(Golden::themes(), static fn (string $theme): bool => $wanted === [] || array_filter($wanted, static fn (string $name): bool => str_contains($theme, $name)) !== []);
+$themes = array_filter(
+    Golden::themes(),
+    static fn (string $theme): bool => $wanted === [] || array_filter($wanted, static fn (string $name): bool => str_contains($theme, $name)) !== []
+);
 // a mutant of one corner of the core is looked for there first
 $prefer = array_filter(explode(',', (string) getenv('MILDBOWL_GOLDEN_FIRST')));
 $rank = static fn (string $theme): int => array_filter($prefer, static fn (string $name): bool => str_starts_with($theme, $name)) === [] ? 1 : 0;
@@ -47,5 +50,7 @@ if (isset($options['take'])) {
     echo "\n$altered of $all answers taken over. Say in the commit why each changed.\n";
     exit(0);
 }
-echo $altered === 0 ? "All $all answers are as they were kept.\n" : "\n$altered of $all answers changed. Where each is meant: bin/golden --take, and say why in the commit.\n";
+echo $altered === 0
+    ? "All $all answers are as they were kept.\n"
+    : "\n$altered of $all answers changed. Where each is meant: bin/golden --take, and say why in the commit.\n";
 exit($altered === 0 ? 0 : 1);

@@ -11,7 +11,7 @@ pest()->extend(TestCase::class)->in('Feature');
 /** What is wrong with a value by one of the published schemas; empty when nothing is. */
 function schemaErrors(mixed $data, string $schema): string
 {
-    $validator = new Validator;
+    $validator = new Validator();
     foreach (glob(base_path('schemas/*.json')) ?: [] as $file) {
         $id = json_decode((string) file_get_contents($file))->{'$id'} ?? null;
         if ($id !== null) {
@@ -20,5 +20,5 @@ function schemaErrors(mixed $data, string $schema): string
     }
     $result = $validator->validate(json_decode(json_encode($data, JSON_THROW_ON_ERROR)), "https://mildbowl.invalid/schemas/$schema");
 
-    return $result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()), JSON_THROW_ON_ERROR);
+    return $result->isValid() ? '' : json_encode((new ErrorFormatter())->format($result->error()), JSON_THROW_ON_ERROR);
 }

@@ -35,7 +35,9 @@ function answer(string $text, array $more = []): array
  */
 function answerTo(array $request): array
 {
-    return Formulate::answer(Request::fromJson(json_encode(array_filter($request, static fn (mixed $value): bool => $value !== []), JSON_THROW_ON_ERROR)));
+    return Formulate::answer(
+        Request::fromJson(json_encode(array_filter($request, static fn (mixed $value): bool => $value !== []), JSON_THROW_ON_ERROR))
+    );
 }
 
 /**
@@ -89,9 +91,10 @@ function table(string $name): array
 function schemaErrors(mixed $data, string $schema): string
 {
     // the schemas are read once: they are asked for thousands of times
-    static $validator = null, $ids = [];
+    static $validator = null,
+    $ids = [];
     if ($validator === null) {
-        $validator = new Validator;
+        $validator = new Validator();
         foreach (glob(dirname(__DIR__, 2).'/schemas/*.json') ?: [] as $file) {
             $id = json_decode((string) file_get_contents($file))->{'$id'} ?? null;
             if ($id !== null) {
@@ -102,7 +105,7 @@ function schemaErrors(mixed $data, string $schema): string
     }
     $result = $validator->validate(json_decode(json_encode($data, JSON_THROW_ON_ERROR)), $ids[$schema]);
 
-    return $result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()), JSON_THROW_ON_ERROR);
+    return $result->isValid() ? '' : json_encode((new ErrorFormatter())->format($result->error()), JSON_THROW_ON_ERROR);
 }
 
 /** @param  array<string, float>  $grams  by ingredient */
@@ -110,17 +113,25 @@ function dough(array $grams = ['oat-flour' => 200.0]): Dough
 {
     $n = 0;
 
-    return new Dough(array_map(static function (string $id, float $mass) use (&$n): Portion {
-        return new Portion($n++, Catalogue::get($id), Range::exact($mass), '4-9-4');
-    }, array_keys($grams), $grams));
+    return new Dough(
+        array_map(
+            static function (string $id, float $mass) use (&$n): Portion {
+                return new Portion($n++, Catalogue::get($id), Range::exact($mass), '4-9-4');
+            },
+            array_keys($grams),
+            $grams
+        )
+    );
 }
 
 /** @return list<array<string, mixed>> */
 function someDogs(): array
 {
     return [
-        dog('Quill', ['weightKg' => 12.5, 'ageMonths' => 146, 'conditions' => ['heart'], 'teeth' => 'few']), dog('Tuppence', ['weightKg' => 9, 'allergies' => ['gluten', 'chicken'], 'breed' => 'border terrier']),
-        dog('Biscay', ['weightKg' => 17, 'ageMonths' => 5, 'expectedAdultWeightKg' => 48]), dog('Ferris', ['weightKg' => 36, 'bodyCondition' => 7, 'conditions' => ['pancreatitis']]),
+        dog('Quill', ['weightKg' => 12.5, 'ageMonths' => 146, 'conditions' => ['heart'], 'teeth' => 'few']),
+        dog('Tuppence', ['weightKg' => 9, 'allergies' => ['gluten', 'chicken'], 'breed' => 'border terrier']),
+        dog('Biscay', ['weightKg' => 17, 'ageMonths' => 5, 'expectedAdultWeightKg' => 48]),
+        dog('Ferris', ['weightKg' => 36, 'bodyCondition' => 7, 'conditions' => ['pancreatitis']]),
         dog('Bosun', ['weightKg' => 19, 'neutered' => false, 'activity' => 'working-moderate', 'eating' => 'gulps']),
     ];
 }
@@ -129,8 +140,28 @@ function someDogs(): array
 function someLines(): array
 {
     return [
-        '2 cups oat flour', '1 large egg', '1/4 cup water', '1 tbsp honey', '100 g beef liver', '1/4 cup raisins', '2 tbsp peanut butter', '1 tsp cinnamon', '3 tbsp flurbl', '1 cup cooked chicken', 'a splash of milk',
-        '1 tsp salt', '1 cup chicken broth', '2 carrots, grated', '1/2 cup olive oil', '1 tbsp cod liver oil', '50 g cheddar', 'oats', '1 tbsp kelp powder', '1 clove garlic', '2 tbsp chia seeds', '1 cup rye flour',
+        '2 cups oat flour',
+        '1 large egg',
+        '1/4 cup water',
+        '1 tbsp honey',
+        '100 g beef liver',
+        '1/4 cup raisins',
+        '2 tbsp peanut butter',
+        '1 tsp cinnamon',
+        '3 tbsp flurbl',
+        '1 cup cooked chicken',
+        'a splash of milk',
+        '1 tsp salt',
+        '1 cup chicken broth',
+        '2 carrots, grated',
+        '1/2 cup olive oil',
+        '1 tbsp cod liver oil',
+        '50 g cheddar',
+        'oats',
+        '1 tbsp kelp powder',
+        '1 clove garlic',
+        '2 tbsp chia seeds',
+        '1 cup rye flour',
     ];
 }
 
@@ -152,7 +183,9 @@ function profile(array $dog, array $more = []): array
 /** @return array<string, mixed> */
 function labelled(string $ingredients, array $dogs = []): array
 {
-    $answer = LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'name' => 'tub', 'ingredients' => $ingredients, 'dogs' => $dogs], JSON_THROW_ON_ERROR)));
+    $answer = LabelQuestion::answer(
+        Node::decode(json_encode(['version' => 1, 'name' => 'tub', 'ingredients' => $ingredients, 'dogs' => $dogs], JSON_THROW_ON_ERROR))
+    );
     expect(schemaErrors($answer, 'label-answer'))->toBe('');
 
     return $answer;

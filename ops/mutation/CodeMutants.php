@@ -13,12 +13,18 @@ use PhpParser\ParserFactory;
 final class CodeMutants extends NodeVisitorAbstract
 {
     private const SWAPS = [
-        Node\Expr\BinaryOp\Smaller::class => '<=', Node\Expr\BinaryOp\SmallerOrEqual::class => '<',
-        Node\Expr\BinaryOp\Greater::class => '>=', Node\Expr\BinaryOp\GreaterOrEqual::class => '>',
-        Node\Expr\BinaryOp\Identical::class => '!==', Node\Expr\BinaryOp\NotIdentical::class => '===',
-        Node\Expr\BinaryOp\BooleanAnd::class => '||', Node\Expr\BinaryOp\BooleanOr::class => '&&',
-        Node\Expr\BinaryOp\Plus::class => '-', Node\Expr\BinaryOp\Minus::class => '+',
-        Node\Expr\BinaryOp\Mul::class => '/', Node\Expr\BinaryOp\Div::class => '*',
+        Node\Expr\BinaryOp\Smaller::class => '<=',
+        Node\Expr\BinaryOp\SmallerOrEqual::class => '<',
+        Node\Expr\BinaryOp\Greater::class => '>=',
+        Node\Expr\BinaryOp\GreaterOrEqual::class => '>',
+        Node\Expr\BinaryOp\Identical::class => '!==',
+        Node\Expr\BinaryOp\NotIdentical::class => '===',
+        Node\Expr\BinaryOp\BooleanAnd::class => '||',
+        Node\Expr\BinaryOp\BooleanOr::class => '&&',
+        Node\Expr\BinaryOp\Plus::class => '-',
+        Node\Expr\BinaryOp\Minus::class => '+',
+        Node\Expr\BinaryOp\Mul::class => '/',
+        Node\Expr\BinaryOp\Div::class => '*',
     ];
 
     private const CALLS = ['min' => 'max', 'max' => 'min', 'floor' => 'ceil', 'ceil' => 'floor', 'round' => 'floor', 'array_any' => 'array_all'];
@@ -41,9 +47,9 @@ final class CodeMutants extends NodeVisitorAbstract
     public static function of(string $root, string $file): array
     {
         $self = new self($file, (string) file_get_contents("$root/$file"));
-        $traverser = new NodeTraverser;
+        $traverser = new NodeTraverser();
         $traverser->addVisitor($self);
-        $traverser->traverse((new ParserFactory)->createForHostVersion()->parse($self->code) ?? []);
+        $traverser->traverse((new ParserFactory())->createForHostVersion()->parse($self->code) ?? []);
 
         return $self->mutants;
     }
@@ -60,17 +66,43 @@ final class CodeMutants extends NodeVisitorAbstract
             return null;
         }
         match (true) {
-            $node instanceof Node\Scalar\Int_ => $this->put($node, 'figure', (string) ($node->value >= 10 ? (int) ceil($node->value * 1.1) : $node->value + 1)),
-            $node instanceof Node\Scalar\Float_ => abs($node->value) >= self::SMALLEST || $node->value === 0.0 ? $this->put($node, 'figure', var_export($node->value === 0.0 ? 1.0 : $node->value * 1.1, true)) : null,
-            isset(self::SWAPS[$node::class]) && $node instanceof Node\Expr\BinaryOp => $this->put($node, 'operator', $this->text($node->left).' '.self::SWAPS[$node::class].' '.$this->text($node->right)),
+            $node instanceof Node\Scalar\Int_ => $this->put(
+                $node,
+                'figure',
+                (string) ($node->value >= 10 ? (int) ceil($node->value * 1.1) : $node->value + 1)
+            ),
+            $node instanceof Node\Scalar\Float_ => abs($node->value) >= self::SMALLEST || $node->value === 0.0
+                ? $this->put($node, 'figure', var_export($node->value === 0.0 ? 1.0 : $node->value * 1.1, true))
+                : null,
+            isset(self::SWAPS[$node::class]) && $node instanceof Node\Expr\BinaryOp => $this->put(
+                $node,
+                'operator',
+                $this->text($node->left).' '.self::SWAPS[$node::class].' '.$this->text($node->right)
+            ),
             $node instanceof Node\Expr\BinaryOp\Coalesce => $this->put($node, 'fallback', '('.$this->text($node->right).')'),
             $node instanceof Node\Expr\BooleanNot => $this->put($node, 'not', $this->text($node->expr)),
-            $node instanceof Node\Expr\ConstFetch && in_array($node->name->toLowerString(), ['true', 'false'], true) => $this->put($node, 'flag', $node->name->toLowerString() === 'true' ? 'false' : 'true'),
-            $node instanceof Node\Expr\Ternary && $node->if !== null => $this->put($node, 'choice', $this->text($node->cond).' ? '.$this->text($node->else).' : '.$this->text($node->if)),
+            $node instanceof Node\Expr\ConstFetch && in_array($node->name->toLowerString(), ['true', 'false'], true) => $this->put(
+                $node,
+                'flag',
+                $node->name->toLowerString() === 'true' ? 'false' : 'true'
+            ),
+            $node instanceof Node\Expr\Ternary && $node->if !== null => $this->put(
+                $node,
+                'choice',
+                $this->text($node->cond).' ? '.$this->text($node->else).' : '.$this->text($node->if)
+            ),
             $node instanceof Node\Expr\AssignOp\Plus => $this->put($node, 'operator', $this->text($node->var).' -= '.$this->text($node->expr)),
-            $node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && isset(self::CALLS[$node->name->toString()]) => $this->put($node->name, 'call', self::CALLS[$node->name->toString()]),
+            $node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && isset(self::CALLS[$node->name->toString()]) => $this->put(
+                $node->name,
+                'call',
+                self::CALLS[$node->name->toString()]
+            ),
             $node instanceof Node\Stmt\Continue_ => $this->put($node, 'loop', 'break;'),
-            $node instanceof Node\Stmt\Return_ && $node->expr instanceof Node\Expr\Array_ && $node->expr->items !== [] => $this->put($node, 'nothing', 'return [];'),
+            $node instanceof Node\Stmt\Return_ && $node->expr instanceof Node\Expr\Array_ && $node->expr->items !== [] => $this->put(
+                $node,
+                'nothing',
+                'return [];'
+            ),
             $node instanceof Node\Stmt\Expression => $this->leaveOut($node),
             $node instanceof Node\Expr\Match_ => $this->withoutArms($node),
             $node instanceof Node\Expr\Array_ => $this->withoutItems($node),
@@ -83,7 +115,12 @@ final class CodeMutants extends NodeVisitorAbstract
     private function leaveOut(Node\Stmt\Expression $node): void
     {
         $isPush = $node->expr instanceof Node\Expr\Assign && $node->expr->var instanceof Node\Expr\ArrayDimFetch;
-        if ($isPush || $node->expr instanceof Node\Expr\MethodCall || $node->expr instanceof Node\Expr\StaticCall || $node->expr instanceof Node\Expr\FuncCall) {
+        if (
+            $isPush ||
+            $node->expr instanceof Node\Expr\MethodCall ||
+            $node->expr instanceof Node\Expr\StaticCall ||
+            $node->expr instanceof Node\Expr\FuncCall
+        ) {
             $this->put($node, 'left out', ';');
         }
     }
@@ -101,7 +138,12 @@ final class CodeMutants extends NodeVisitorAbstract
     private function withoutItems(Node\Expr\Array_ $node): void
     {
         foreach ($node->items as $item) {
-            if ($item !== null && count($node->items) > 1 && $item->value instanceof Node\Scalar\String_ && ($item->key === null || $item->key instanceof Node\Scalar\String_)) {
+            if (
+                $item !== null &&
+                count($node->items) > 1 &&
+                $item->value instanceof Node\Scalar\String_ &&
+                ($item->key === null || $item->key instanceof Node\Scalar\String_)
+            ) {
                 $this->put($item, 'item', $item->key === null ? "'\\0'" : "'\\0' => ".$this->text($item->value));
             }
         }
@@ -117,11 +159,22 @@ final class CodeMutants extends NodeVisitorAbstract
         $from = $node->getStartFilePos();
         $to = $node->getEndFilePos() + 1;
         $lineStart = strrpos(substr($this->code, 0, $from), "\n");
-        $line = trim(substr($this->code, $lineStart === false ? 0 : $lineStart + 1, (strpos($this->code, "\n", $from) ?: strlen($this->code)) - ($lineStart === false ? 0 : $lineStart + 1)));
+        $line = trim(
+            substr(
+                $this->code,
+                $lineStart === false ? 0 : $lineStart + 1,
+                (strpos($this->code, "\n", $from) ?: strlen($this->code)) - ($lineStart === false ? 0 : $lineStart + 1)
+            )
+        );
         $before = substr($this->code, $from, $to - $from);
         $this->mutants[] = new Mutant(
-            $this->file, $node->getStartLine(), $kind, $line, self::oneLine($before), self::oneLine($replacement),
-            substr($this->code, 0, $from).$replacement.substr($this->code, $to),
+            $this->file,
+            $node->getStartLine(),
+            $kind,
+            $line,
+            self::oneLine($before),
+            self::oneLine($replacement),
+            substr($this->code, 0, $from).$replacement.substr($this->code, $to)
         );
     }
 

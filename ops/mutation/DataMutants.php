@@ -8,10 +8,40 @@ namespace MildBowl\Ops\Mutation;
 final class DataMutants
 {
     /** Columns of words for people: what they say is kept in the golden answers, and a change of wording is no slip. */
-    private const PROSE = ['message', 'advice', 'figure', 'source', 'meaning', 'remark', 'note', 'known', 'label', 'name', 'sign', 'what', 'reason', 'example'];
+    private const PROSE = [
+        'message',
+        'advice',
+        'figure',
+        'source',
+        'meaning',
+        'remark',
+        'note',
+        'known',
+        'label',
+        'name',
+        'sign',
+        'what',
+        'reason',
+        'example',
+    ];
 
     /** Columns that hold several values, and what stands between them; such a column may hold one. */
-    private const LISTS = ['names' => '|', 'words' => '|', 'unless' => '|', 'aliases' => '|', 'except' => '|', 'thresholds' => '|', 'who' => '|', 'textures' => '|', 'groups' => ';', 'group' => ';', 'when' => ';', 'jobs' => ';', 'parents' => ';', 'in' => ';'];
+    private const LISTS = [
+        'names' => '|',
+        'words' => '|',
+        'unless' => '|',
+        'aliases' => '|',
+        'except' => '|',
+        'thresholds' => '|',
+        'who' => '|',
+        'textures' => '|',
+        'groups' => ';',
+        'group' => ';',
+        'when' => ';',
+        'jobs' => ';',
+        'parents' => ';',
+        'in' => ';',
+    ];
 
     /** @return list<Mutant> */
     public static function of(string $root, string $file): array
@@ -74,7 +104,9 @@ final class DataMutants
             return [['flag', $value === '1' ? '0' : '1']];
         }
         if (is_numeric($value)) {
-            return (float) $value === 0.0 ? [['figure', '1']] : [['figure', (string) round((float) $value * 1.1, 6)], ['half', (string) round((float) $value / 2, 6)]];
+            return (float) $value === 0.0
+                ? [['figure', '1']]
+                : [['figure', (string) round((float) $value * 1.1, 6)], ['half', (string) round((float) $value / 2, 6)]];
         }
         // another word of the same column: one that stands near it in the alphabet, so that the choice is always the same
         $others = array_values(array_diff(array_map(strval(...), $values), [$value]));
@@ -86,6 +118,12 @@ final class DataMutants
     /** @param  array<array-key, string>  $cells */
     private static function csv(array $cells): string
     {
-        return implode(',', array_map(static fn (string $cell): string => preg_match('/[",\n]/', $cell) === 1 ? '"'.str_replace('"', '""', $cell).'"' : $cell, $cells));
+        return implode(
+            ',',
+            array_map(
+                static fn (string $cell): string => preg_match('/[",\n]/', $cell) === 1 ? '"'.str_replace('"', '""', $cell).'"' : $cell,
+                $cells
+            )
+        );
     }
 }

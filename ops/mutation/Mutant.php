@@ -14,7 +14,7 @@ final readonly class Mutant
         public string $line,
         public string $before,
         public string $after,
-        public string $content,
+        public string $content
     ) {}
 
     /** The same for the same change, wherever the line has moved to. */
@@ -25,7 +25,12 @@ final readonly class Mutant
 
     public function __toString(): string
     {
-        return "{$this->file}:{$this->row} {$this->kind}: ".self::short($this->before).'  =>  '.self::short($this->after)."\n      in: ".self::short($this->line, 180);
+        return "{$this->file}:{$this->row} {$this->kind}: ".
+            self::short($this->before).
+            '  =>  '.
+            self::short($this->after).
+            "\n      in: ".
+            self::short($this->line, 180);
     }
 
     private static function short(string $text, int $length = 90): string

@@ -38,7 +38,9 @@ function filesBelow(string $root, string ...$paths): array
     }
     sort($files);
 
-    return array_values(array_filter($files, static fn (string $file): bool => preg_match('#^(core/src|app)/.*\.php$|^core/data/.*\.(csv|txt)$#', $file) === 1));
+    return array_values(
+        array_filter($files, static fn (string $file): bool => preg_match('#^(core/src|app)/.*\.php$|^core/data/.*\.(csv|txt)$#', $file) === 1)
+    );
 }
 
 /** @return list<Mutant> */
@@ -104,7 +106,12 @@ if (isset($options['sample'])) {
     if (isset($options['change'])) {
         $base = is_string($options['change']) && $options['change'] !== '' ? $options['change'] : 'HEAD~1';
         $lines = [];
-        foreach (explode("\n", (string) shell_exec('git -C '.escapeshellarg($root).' diff -U0 '.escapeshellarg($base).' -- core/src core/data app')) as $row) {
+        foreach (
+            explode(
+                "\n",
+                (string) shell_exec('git -C '.escapeshellarg($root).' diff -U0 '.escapeshellarg($base).' -- core/src core/data app')
+            ) as $row
+        ) {
             if (preg_match('#^\+\+\+ b/(.+)$#', $row, $found) === 1) {
                 $current = $found[1];
             } elseif (preg_match('/^@@ -\S+ \+(\d+)(?:,(\d+))? @@/', $row, $found) === 1 && isset($current)) {
@@ -147,7 +154,14 @@ $homes = (string) getenv('MILDBOWL_MUTANTS');
 foreach ($asked as $part => $mutants) {
     // what fails unchanged would kill every mutant
     $whole = new Mutant($mutants[0]->file, 0, '', '', '', '', '');
-    $verdict = trim((string) shell_exec('cd '.escapeshellarg("$homes/1").' && DB_DATABASE=mildbowl_mutant_1 bash -c '.escapeshellarg((new Killers("$homes/1"))->script($whole))));
+    $verdict = trim(
+        (string) shell_exec(
+            'cd '.
+                escapeshellarg("$homes/1").
+                ' && DB_DATABASE=mildbowl_mutant_1 bash -c '.
+                escapeshellarg((new Killers("$homes/1"))->script($whole))
+        )
+    );
     if ($verdict !== 'survived') {
         fwrite(STDERR, "$part: the checks fail without any change ($verdict):\n".file_get_contents("$homes/1/out.txt"));
         exit(1);
@@ -175,7 +189,13 @@ foreach ($asked as $part => $mutants) {
                 $home = "$homes/$worker";
                 copy("$home/{$mutant->file}", "$home/original");
                 file_put_contents("$home/{$mutant->file}", $mutant->content);
-                $process = proc_open(['bash', '-c', (new Killers($home))->script($mutant)], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, $home, ['DB_DATABASE' => "mildbowl_mutant_$worker"] + getenv());
+                $process = proc_open(
+                    ['bash', '-c', (new Killers($home))->script($mutant)],
+                    [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+                    $pipes,
+                    $home,
+                    ['DB_DATABASE' => "mildbowl_mutant_$worker"] + getenv()
+                );
                 $running[$worker] = [$process ?: exit(1), $mutant, $pipes];
             }
         }
@@ -204,10 +224,21 @@ foreach ($asked as $part => $mutants) {
     }
     $dead = array_sum($killed);
     $alive = $dead + count($survivors);
-    $share = $alive === 0 ? 100.0 : 100 * $dead / $alive;
+    $share = $alive === 0 ? 100.0 : (100 * $dead) / $alive;
     arsort($killed);
-    printf("%s: %d of %d noticed, %.0f %% (%s); %d judged to change nothing\n", $part, $dead, $alive, $share, implode(', ', array_map(static fn (string $by, int $n): string => "$by $n", array_keys($killed), $killed)), count($equivalent));
+    printf(
+        "%s: %d of %d noticed, %.0f %% (%s); %d judged to change nothing\n",
+        $part,
+        $dead,
+        $alive,
+        $share,
+        implode(', ', array_map(static fn (string $by, int $n): string => "$by $n", array_keys($killed), $killed)),
+        count($equivalent)
+    );
     $good = $good && (! isset($options['sample']) || $share >= PARTS[$part][2]);
-    file_put_contents("$root/var/survivors-$part.txt", implode("\n", array_map(static fn (Mutant $mutant): string => $mutant->id(), $survivors))."\n");
+    file_put_contents(
+        "$root/var/survivors-$part.txt",
+        implode("\n", array_map(static fn (Mutant $mutant): string => $mutant->id(), $survivors))."\n"
+    );
 }
 exit($good ? 0 : 1);

@@ -5,19 +5,37 @@ declare(strict_types=1);
 use App\Models\Dog;
 use Illuminate\Support\Facades\DB;
 
-const REQUEST = ['version' => 1, 'recipe' => ['text' => "2 cups oat flour\n1 egg\n1/4 cup raisins"], 'dogs' => [['name' => 'Quill', 'weightKg' => 12.5]]];
+const REQUEST = [
+    'version' => 1,
+    'recipe' => ['text' => "2 cups oat flour\n1 egg\n1/4 cup raisins"],
+    'dogs' => [['name' => 'Quill', 'weightKg' => 12.5]],
+];
 
 it('answers as core does, in the published shape', function (): void {
     $answer = $this->postJson('/api/formulate', REQUEST)->assertOk();
 
-    expect(schemaErrors(json_decode((string) $answer->getContent()), 'formulate-answer.json'))->toBe('')
-        ->and($answer->json('lines.2.findings.0.code'))->toBe('grape')->and($answer->json('verdict.cleared'))->toBeFalse();
+    expect(schemaErrors(json_decode((string) $answer->getContent()), 'formulate-answer.json'))
+        ->toBe('')
+        ->and($answer->json('lines.2.findings.0.code'))
+        ->toBe('grape')
+        ->and($answer->json('verdict.cleared'))
+        ->toBeFalse();
 });
 
 it('refuses with the code, message and path of core', function (string $body, int $status, string $code, string $path): void {
-    $response = $this->call('POST', '/api/formulate', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body);
+    $response = $this->call(
+        'POST',
+        '/api/formulate',
+        server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+        content: $body
+    );
     $response->assertStatus($status)->assertHeader('Content-Type', 'application/problem+json');
-    expect($response->json('code'))->toBe($code)->and($response->json('path'))->toBe($path)->and(schemaErrors(json_decode((string) $response->getContent()), 'problem.json'))->toBe('');
+    expect($response->json('code'))
+        ->toBe($code)
+        ->and($response->json('path'))
+        ->toBe($path)
+        ->and(schemaErrors(json_decode((string) $response->getContent()), 'problem.json'))
+        ->toBe('');
 })->with([
     ['{', 400, 'invalid-json', ''],
     ['', 400, 'invalid-json', ''],
@@ -60,7 +78,9 @@ it('answers every read in the shape that is published', function (string $path, 
 })->with([['/api/choices', 'choices.json'], ['/api/kitchen', 'kitchen.json']]);
 
 it('changes the house rules and refuses impossible ones', function (): void {
-    $this->patchJson('/api/kitchen', ['garlic' => 'measured', 'energySchool' => 'nrc', 'budgetPercent' => 6])->assertOk()->assertJsonPath('policy.garlic', 'measured');
+    $this->patchJson('/api/kitchen', ['garlic' => 'measured', 'energySchool' => 'nrc', 'budgetPercent' => 6])
+        ->assertOk()
+        ->assertJsonPath('policy.garlic', 'measured');
     $this->patchJson('/api/kitchen', ['budgetPercent' => 20])->assertStatus(422);
     $this->patchJson('/api/kitchen', ['garlic' => 'lots'])->assertStatus(422);
 });

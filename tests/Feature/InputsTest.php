@@ -3,11 +3,14 @@
 declare(strict_types=1);
 
 it('refuses what no dog can be, beside its field, in plain words', function (array $fields, string $path, string $says): void {
-    $this->postJson('/api/dogs', $fields + ['name' => 'Kelso'])->assertStatus(422)
+    $this->postJson('/api/dogs', $fields + ['name' => 'Kelso'])
+        ->assertStatus(422)
         ->assertHeader('Content-Type', 'application/problem+json')
         ->assertJsonPath('path', $path)
         ->assertJsonPath('message', fn (string $message): bool => str_contains($message, $says));
-    $this->getJson('/api/dogs')->assertOk()->assertJsonMissing(['name' => 'Kelso']);
+    $this->getJson('/api/dogs')
+        ->assertOk()
+        ->assertJsonMissing(['name' => 'Kelso']);
 })->with([
     'no name' => [['name' => ''], '/name', 'name'],
     'a name of blanks' => [['name' => '   '], '/name', 'name'],
@@ -39,7 +42,10 @@ it('refuses what no dog can be, beside its field, in plain words', function (arr
 ]);
 
 it('refuses house rules and recipes that cannot be, beside their field', function (string $method, string $uri, array $fields, string $path): void {
-    $this->json($method, $uri, $fields)->assertStatus(422)->assertJsonPath('path', $path)->assertJsonPath('message', fn (string $message): bool => $message !== '');
+    $this->json($method, $uri, $fields)
+        ->assertStatus(422)
+        ->assertJsonPath('path', $path)
+        ->assertJsonPath('message', fn (string $message): bool => $message !== '');
 })->with([
     'no such school' => ['PATCH', '/api/kitchen', ['energySchool' => 'guess'], '/energySchool'],
     'no such cups' => ['PATCH', '/api/kitchen', ['units' => 'buckets'], '/units'],
@@ -52,21 +58,54 @@ it('refuses house rules and recipes that cannot be, beside their field', functio
     'a title too long' => ['POST', '/api/recipes', ['title' => str_repeat('a', 201), 'text' => ''], '/title'],
     'a text too long' => ['POST', '/api/recipes', ['title' => 'x', 'text' => str_repeat('a', 20001)], '/text'],
     'no such texture' => ['POST', '/api/recipes', ['title' => 'x', 'text' => '', 'texture' => 'fried'], '/texture'],
-    'a cut without its size' => ['POST', '/api/recipes', ['title' => 'x', 'text' => '', 'cut' => ['shape' => 'round', 'thicknessMm' => 5]], '/cut/diameterMm'],
-    'a cut of nothing' => ['POST', '/api/recipes', ['title' => 'x', 'text' => '', 'cut' => ['shape' => 'ball', 'diameterMm' => 0]], '/cut/diameterMm'],
-    'a parent from nowhere' => ['POST', '/api/recipes', ['title' => 'x', 'text' => '', 'parentId' => '6a1f3c36-93c0-4c8b-9f0e-000000000000'], '/parentId'],
+    'a cut without its size' => [
+        'POST',
+        '/api/recipes',
+        ['title' => 'x', 'text' => '', 'cut' => ['shape' => 'round', 'thicknessMm' => 5]],
+        '/cut/diameterMm',
+    ],
+    'a cut of nothing' => [
+        'POST',
+        '/api/recipes',
+        ['title' => 'x', 'text' => '', 'cut' => ['shape' => 'ball', 'diameterMm' => 0]],
+        '/cut/diameterMm',
+    ],
+    'a parent from nowhere' => [
+        'POST',
+        '/api/recipes',
+        ['title' => 'x', 'text' => '', 'parentId' => '6a1f3c36-93c0-4c8b-9f0e-000000000000'],
+        '/parentId',
+    ],
     'a table of strangers' => ['PUT', '/api/table', ['dogs' => ['6a1f3c36-93c0-4c8b-9f0e-000000000000']], '/dogs/0'],
 ]);
 
 it('answers every question of the core with a problem, never a page, when it is asked wrongly', function (string $question): void {
-    foreach (['{', '[]', '{"version":2}', '{"version":1,"dogs":3}', '{"version":1,"recipe":{"text":7}}', 'null', '"text"', '{"version":1,"recipe":{"text":"1 egg"},"dogs":[{"name":"A","weightKg":1e400}]}'] as $body) {
+    foreach (
+        [
+            '{',
+            '[]',
+            '{"version":2}',
+            '{"version":1,"dogs":3}',
+            '{"version":1,"recipe":{"text":7}}',
+            'null',
+            '"text"',
+            '{"version":1,"recipe":{"text":"1 egg"},"dogs":[{"name":"A","weightKg":1e400}]}',
+        ] as $body
+    ) {
         $this->call('POST', "/api/$question", server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body)
-            ->assertStatus(json_decode($body) === null && $body !== 'null' ? 400 : 422)->assertHeader('Content-Type', 'application/problem+json')->assertJsonStructure(['code', 'message', 'path']);
+            ->assertStatus(json_decode($body) === null && $body !== 'null' ? 400 : 422)
+            ->assertHeader('Content-Type', 'application/problem+json')
+            ->assertJsonStructure(['code', 'message', 'path']);
     }
 })->with(['formulate', 'read', 'label', 'raid', 'rescue', 'swaps', 'dough', 'size', 'scale', 'occasion', 'week', 'give-away', 'profile']);
 
 it('takes JSON only, and knows what is not there', function (): void {
-    $this->call('POST', '/api/dogs', ['name' => 'Kelso'], server: ['CONTENT_TYPE' => 'application/x-www-form-urlencoded', 'HTTP_ACCEPT' => 'application/json'])->assertStatus(415);
+    $this->call(
+        'POST',
+        '/api/dogs',
+        ['name' => 'Kelso'],
+        server: ['CONTENT_TYPE' => 'application/x-www-form-urlencoded', 'HTTP_ACCEPT' => 'application/json']
+    )->assertStatus(415);
     $this->getJson('/api/nothing-here')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json');
     $this->getJson('/api/dogs/not-an-id')->assertNotFound();
     $this->json('PATCH', '/api/formulate', [])->assertStatus(405);

@@ -35,8 +35,16 @@ function othersThings(TestCase $test): array
         'name' => OwnName::query()->create(['words' => 'strange words', 'ingredient' => 'oat-flour']),
         'food' => OwnFood::query()->create(['name' => 'Strange food', 'fields' => []]),
         'swap' => OwnSwap::query()->create(['out' => 'raisin', 'in' => 'pear', 'note' => 'Strange swap']),
-        'weighing' => null, 'price' => Price::query()->create(['ingredient' => 'raisin', 'grams' => 500, 'price' => 7.77]),
-        'confirmation' => Confirmation::query()->create(['code' => 'broth', 'level' => 'check-label', 'words' => 'Strange saying', 'said_by' => 'Somebody', 'data_version' => 'x', 'said_at' => now()]),
+        'weighing' => null,
+        'price' => Price::query()->create(['ingredient' => 'raisin', 'grams' => 500, 'price' => 7.77]),
+        'confirmation' => Confirmation::query()->create([
+            'code' => 'broth',
+            'level' => 'check-label',
+            'words' => 'Strange saying',
+            'said_by' => 'Somebody',
+            'data_version' => 'x',
+            'said_at' => now(),
+        ]),
     ];
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
@@ -64,11 +72,29 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
         }
     }
     expect($tried)->toBeGreaterThanOrEqual(17);
-    foreach (['dogs' => 'Stranger', 'recipes' => 'Strange rounds', 'products' => 'Strange tub', 'names' => 'strange words', 'foods' => 'Strange food', 'own-swaps' => 'Strange swap', 'confirmations' => 'Strange saying', 'kitchen' => 'trange'] as $list => $name) {
-        expect($this->getJson("/api/$list")->assertOk()->getContent())->not->toContain($name);
+    foreach (
+        [
+            'dogs' => 'Stranger',
+            'recipes' => 'Strange rounds',
+            'products' => 'Strange tub',
+            'names' => 'strange words',
+            'foods' => 'Strange food',
+            'own-swaps' => 'Strange swap',
+            'confirmations' => 'Strange saying',
+            'kitchen' => 'trange',
+        ] as $list => $name
+    ) {
+        expect(
+            $this->getJson("/api/$list")
+                ->assertOk()
+                ->getContent()
+        )->not->toContain($name);
     }
     app(CurrentKitchen::class)->open($things['dog']->kitchen()->firstOrFail());
-    expect(Dog::query()->pluck('name')->all())->toBe(['Stranger'])->and(Recipe::query()->pluck('title')->all())->toBe(['Strange rounds']);
+    expect(Dog::query()->pluck('name')->all())
+        ->toBe(['Stranger'])
+        ->and(Recipe::query()->pluck('title')->all())
+        ->toBe(['Strange rounds']);
 });
 
 it('keeps kitchen_id first in every key of every kept table', function (): void {
@@ -88,7 +114,9 @@ it('keeps kitchen_id first in every key of every kept table', function (): void 
 
 it('refuses in the database too what no dog can be', function (array $columns): void {
     $kitchen = $this->open('lock-cottage');
-    expect(fn () => DB::table('dogs')->insert($columns + ['kitchen_id' => $kitchen->id, 'id' => fake()->uuid(), 'name' => 'Rex']))->toThrow(QueryException::class);
+    expect(fn () => DB::table('dogs')->insert($columns + ['kitchen_id' => $kitchen->id, 'id' => fake()->uuid(), 'name' => 'Rex']))->toThrow(
+        QueryException::class
+    );
 })->with([
     [['weight_kg' => 0]],
     [['weight_kg' => 121]],

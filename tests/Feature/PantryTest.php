@@ -3,11 +3,20 @@
 declare(strict_types=1);
 
 it('keeps one price a food, the latest', function (): void {
-    $kept = $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 3.5])->assertCreated()->json();
+    $kept = $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 3.5])
+        ->assertCreated()
+        ->json();
     expect(schemaErrors(json_decode((string) json_encode($kept)), 'kitchen.json#/$defs/price'))->toBe('');
-    $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 500, 'price' => 2])->assertCreated()->assertJsonPath('id', $kept['id'])->assertJsonPath('price.grams', 500);
-    $this->postJson('/api/prices', ['ingredient' => 'flurbl', 'grams' => 500, 'price' => 2])->assertStatus(422)->assertJsonPath('path', '/ingredient');
-    $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 0, 'price' => 2])->assertStatus(422)->assertJsonPath('path', '/grams');
+    $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 500, 'price' => 2])
+        ->assertCreated()
+        ->assertJsonPath('id', $kept['id'])
+        ->assertJsonPath('price.grams', 500);
+    $this->postJson('/api/prices', ['ingredient' => 'flurbl', 'grams' => 500, 'price' => 2])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/ingredient');
+    $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 0, 'price' => 2])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/grams');
     expect($this->getJson('/api/prices')->assertOk()->json())->toHaveCount(1);
     $this->deleteJson("/api/prices/{$kept['id']}")->assertNoContent();
     expect($this->getJson('/api/kitchen')->json('prices'))->toBe([]);
@@ -18,20 +27,35 @@ use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Screening\LabelQuestion;
 
 it('keeps a product with every wording and shows a changed one as a difference', function (): void {
-    $product = $this->postJson('/api/products', ['name' => 'Tideway spread', 'number' => '20410000', 'ingredients' => 'Roasted peanuts, salt'])->assertCreated()->json();
+    $product = $this->postJson('/api/products', ['name' => 'Tideway spread', 'number' => '20410000', 'ingredients' => 'Roasted peanuts, salt'])
+        ->assertCreated()
+        ->json();
     expect($product['worst'])->toBe('clear')->and($product['difference'])->toBeNull()->and($product['dataVersion'])->not->toBe('');
 
-    $same = $this->patchJson("/api/products/{$product['id']}", ['ingredients' => 'Roasted peanuts, salt '])->assertOk()->json();
+    $same = $this->patchJson("/api/products/{$product['id']}", ['ingredients' => 'Roasted peanuts, salt '])
+        ->assertOk()
+        ->json();
     expect($same['readings'])->toHaveCount(1);
 
-    $changed = $this->patchJson("/api/products/{$product['id']}", ['ingredients' => 'Roasted peanuts, birch sugar'])->assertOk()->json();
-    expect($changed['worst'])->toBe('never')->and($changed['readings'])->toHaveCount(2)->and($changed['difference'])->toBe(['added' => ['birch sugar'], 'gone' => ['salt']])
-        ->and(schemaErrors(json_decode((string) $this->getJson('/api/kitchen')->assertOk()->getContent()), 'kitchen.json'))->toBe('');
+    $changed = $this->patchJson("/api/products/{$product['id']}", ['ingredients' => 'Roasted peanuts, birch sugar'])
+        ->assertOk()
+        ->json();
+    expect($changed['worst'])
+        ->toBe('never')
+        ->and($changed['readings'])
+        ->toHaveCount(2)
+        ->and($changed['difference'])
+        ->toBe(['added' => ['birch sugar'], 'gone' => ['salt']])
+        ->and(schemaErrors(json_decode((string) $this->getJson('/api/kitchen')->assertOk()->getContent()), 'kitchen.json'))
+        ->toBe('');
     $this->deleteJson("/api/products/{$product['id']}")->assertNoContent();
 });
 
 it('refuses a product that is none', function (array $fields, string $code, string $path): void {
-    $this->postJson('/api/products', $fields + ['name' => 'Tub', 'ingredients' => 'oats'])->assertStatus(422)->assertJsonPath('code', $code)->assertJsonPath('path', $path);
+    $this->postJson('/api/products', $fields + ['name' => 'Tub', 'ingredients' => 'oats'])
+        ->assertStatus(422)
+        ->assertJsonPath('code', $code)
+        ->assertJsonPath('path', $path);
 })->with([
     [['ingredients' => ''], 'missing', '/ingredients'],
     [['ingredients' => str_repeat('x', 5001)], 'too-long', '/ingredients'],
@@ -44,7 +68,9 @@ it('looks products up on the stand-in shelf', function (): void {
     $found = $this->getJson('/api/label-shelf?name=peanut smooth')->assertOk()->json();
     expect($found['standIn'])->toBeTrue()->and($found['products'])->not->toBeEmpty()->and(schemaErrors($found, 'label-shelf.json'))->toBe('');
     $number = $found['products'][0]['number'];
-    $this->getJson("/api/label-shelf?number=$number")->assertOk()->assertJsonPath('products.0.number', $number);
+    $this->getJson("/api/label-shelf?number=$number")
+        ->assertOk()
+        ->assertJsonPath('products.0.number', $number);
     $this->getJson('/api/label-shelf?number=1')->assertNotFound()->assertJsonPath('path', '/number');
 });
 
@@ -56,42 +82,93 @@ it('ships 40 or more products, each with a number of its own, some of them traps
         }
     }
     $rows = array_slice(file(resource_path('stand-ins/label-shelf.csv')) ?: [], 1);
-    expect(count($rows))->toBeGreaterThanOrEqual(40)->and(count(array_unique(array_map(static fn (string $row): string => strtok($row, ','), $rows))))->toBe(count($rows))->and($all)->not->toBeEmpty();
-    $worst = array_map(static fn (string $row): string => LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'ingredients' => str_getcsv($row, escape: '')[2]], JSON_THROW_ON_ERROR)))['worst'], $rows);
+    expect(count($rows))
+        ->toBeGreaterThanOrEqual(40)
+        ->and(count(array_unique(array_map(static fn (string $row): string => strtok($row, ','), $rows))))
+        ->toBe(count($rows))
+        ->and($all)
+        ->not->toBeEmpty();
+    $worst = array_map(
+        static fn (string $row): string => LabelQuestion::answer(
+            Node::decode(json_encode(['version' => 1, 'ingredients' => str_getcsv($row, escape: '')[2]], JSON_THROW_ON_ERROR))
+        )['worst'],
+        $rows
+    );
     $names = array_map(static fn (string $row): string => str_getcsv($row, escape: '')[1], $rows);
-    expect(array_count_values($worst)['never'])->toBeGreaterThanOrEqual(12)->and(array_count_values($worst)['clear'])->toBeGreaterThanOrEqual(12)->and(array_values(array_filter(array_combine($names, $worst), static fn (string $one): bool => $one === 'unknown')))->toBe([]);
+    expect(array_count_values($worst)['never'])
+        ->toBeGreaterThanOrEqual(12)
+        ->and(array_count_values($worst)['clear'])
+        ->toBeGreaterThanOrEqual(12)
+        ->and(array_values(array_filter(array_combine($names, $worst), static fn (string $one): bool => $one === 'unknown')))
+        ->toBe([]);
 });
 
 it('remembers a kitchen\'s own word and refuses one that names a poison', function (): void {
-    $name = $this->postJson('/api/names', ['words' => 'Flurbl', 'ingredient' => 'oat-flour'])->assertCreated()->json();
+    $name = $this->postJson('/api/names', ['words' => 'Flurbl', 'ingredient' => 'oat-flour'])
+        ->assertCreated()
+        ->json();
     expect($name['words'])->toBe('flurbl');
-    $this->postJson('/api/names', ['words' => 'flurbl', 'ingredient' => 'rolled-oats'])->assertCreated()->assertJsonPath('id', $name['id']);
-    $this->postJson('/api/names', ['words' => 'raisins', 'ingredient' => 'blueberry'])->assertStatus(422)->assertJsonPath('path', '/0/words');
+    $this->postJson('/api/names', ['words' => 'flurbl', 'ingredient' => 'rolled-oats'])
+        ->assertCreated()
+        ->assertJsonPath('id', $name['id']);
+    $this->postJson('/api/names', ['words' => 'raisins', 'ingredient' => 'blueberry'])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/0/words');
     $this->postJson('/api/names', ['words' => 'x', 'ingredient' => 'nothing'])->assertStatus(422);
     $this->deleteJson("/api/names/{$name['id']}")->assertNoContent();
 });
 
 it('keeps a food with its label\'s figures', function (): void {
-    $food = $this->postJson('/api/foods', ['name' => 'Quay crunch', 'groups' => ['wheat'], 'per100g' => ['kcal' => 400, 'proteinG' => 10]])->assertCreated()->json();
+    $food = $this->postJson('/api/foods', ['name' => 'Quay crunch', 'groups' => ['wheat'], 'per100g' => ['kcal' => 400, 'proteinG' => 10]])
+        ->assertCreated()
+        ->json();
     expect($food['food']['per100g']['kcal'])->toEqual(400);
-    $this->patchJson("/api/foods/{$food['id']}", ['name' => 'Quay crunch', 'gramsPerCup' => 90])->assertOk()->assertJsonPath('food.gramsPerCup', 90);
-    $this->postJson('/api/foods', ['name' => 'Cocoa powder'])->assertStatus(422)->assertJsonPath('path', '/name');
-    $this->postJson('/api/foods', ['name' => 'X', 'per100g' => ['fatG' => 200]])->assertStatus(422)->assertJsonPath('path', '/per100g/fatG');
+    $this->patchJson("/api/foods/{$food['id']}", ['name' => 'Quay crunch', 'gramsPerCup' => 90])
+        ->assertOk()
+        ->assertJsonPath('food.gramsPerCup', 90);
+    $this->postJson('/api/foods', ['name' => 'Cocoa powder'])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/name');
+    $this->postJson('/api/foods', ['name' => 'X', 'per100g' => ['fatG' => 200]])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/per100g/fatG');
     $this->deleteJson("/api/foods/{$food['id']}")->assertNoContent();
     $this->postJson('/api/foods', ['name' => 'Quay crunch'])->assertCreated();
     $this->postJson('/api/foods', ['name' => 'Quay crunch'])->assertStatus(409);
 });
 
 it('records who said what when, and never loses it', function (): void {
-    $said = $this->postJson('/api/confirmations', ['code' => 'broth', 'level' => 'check-label', 'line' => '1 cup broth', 'words' => 'Bought broth usually holds onion and much salt.'])->assertCreated()->json();
+    $said = $this->postJson('/api/confirmations', [
+        'code' => 'broth',
+        'level' => 'check-label',
+        'line' => '1 cup broth',
+        'words' => 'Bought broth usually holds onion and much salt.',
+    ])
+        ->assertCreated()
+        ->json();
     expect($said['saidBy'])->toBe('Ines Marlow')->and($said['saidAt'])->not->toBe('')->and($said['takenBackAt'])->toBeNull();
-    expect($this->deleteJson("/api/confirmations/{$said['id']}")->assertOk()->json('takenBackAt'))->not->toBeNull();
+    expect(
+        $this->deleteJson("/api/confirmations/{$said['id']}")
+            ->assertOk()
+            ->json('takenBackAt')
+    )->not->toBeNull();
     expect($this->getJson('/api/confirmations')->assertOk()->json('0.id'))->toBe($said['id']);
-    $this->postJson('/api/confirmations', ['code' => 'grape', 'level' => 'never', 'words' => 'x'])->assertStatus(422)->assertJsonPath('path', '/level');
+    $this->postJson('/api/confirmations', ['code' => 'grape', 'level' => 'never', 'words' => 'x'])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/level');
 });
 
 it('answers what core answers, in the published shapes', function (string $path, array $body, string $schema): void {
-    expect(schemaErrors(json_decode((string) $this->postJson("/api/$path", $body)->assertOk()->getContent()), $schema))->toBe('');
+    expect(
+        schemaErrors(
+            json_decode(
+                (string) $this->postJson("/api/$path", $body)
+                    ->assertOk()
+                    ->getContent()
+            ),
+            $schema
+        )
+    )->toBe('');
 })->with([
     ['read', ['version' => 1, 'content' => "# Bites\n## Ingredients\n2 cups oat flour"], 'read-answer.json'],
     ['label', ['version' => 1, 'ingredients' => 'peanuts, salt'], 'label-answer.json'],
@@ -100,12 +177,32 @@ it('answers what core answers, in the published shapes', function (string $path,
 
 it('shows every rule with its version and source, and searches the catalogue', function (): void {
     $book = $this->getJson('/api/rules')->assertOk()->json();
-    expect(schemaErrors(json_decode((string) json_encode($book)), 'rule-book.json'))->toBe('')->and(count($book['rules']))->toBeGreaterThan(150)->and(array_column($book['rules'], 'id'))->toBe(array_unique(array_column($book['rules'], 'id')));
+    expect(schemaErrors(json_decode((string) json_encode($book)), 'rule-book.json'))
+        ->toBe('')
+        ->and(count($book['rules']))
+        ->toBeGreaterThan(150)
+        ->and(array_column($book['rules'], 'id'))
+        ->toBe(array_unique(array_column($book['rules'], 'id')));
     expect($this->getJson('/api/search?words=brocoli')->assertOk()->json('0.ingredient'))->toBe('broccoli');
     expect($this->getJson('/api/search')->assertOk()->json())->toBe([]);
 });
 
 it('notes which version judged a kept recipe', function (): void {
-    $judged = $this->postJson('/api/recipes', ['title' => 'Rounds', 'text' => "2 cups oat flour\n1/4 cup raisins", 'source' => 'a clipping', 'yield' => '24', 'prepMinutes' => 15])->assertCreated()->json();
-    expect($judged['judged']['cleared'])->toBeFalse()->and($judged['judged']['dataVersion'])->not->toBe('')->and($judged['source'])->toBe('a clipping')->and($judged['prepMinutes'])->toEqual(15);
+    $judged = $this->postJson('/api/recipes', [
+        'title' => 'Rounds',
+        'text' => "2 cups oat flour\n1/4 cup raisins",
+        'source' => 'a clipping',
+        'yield' => '24',
+        'prepMinutes' => 15,
+    ])
+        ->assertCreated()
+        ->json();
+    expect($judged['judged']['cleared'])
+        ->toBeFalse()
+        ->and($judged['judged']['dataVersion'])
+        ->not->toBe('')
+        ->and($judged['source'])
+        ->toBe('a clipping')
+        ->and($judged['prepMinutes'])
+        ->toEqual(15);
 });

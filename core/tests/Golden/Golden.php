@@ -52,13 +52,24 @@ final class Golden
             return Ledger::of($name);
         }
         $asked = self::asked($theme);
-        $lines = implode("\n", array_map(static fn (mixed $request): string => is_string($request) ? $request : json_encode($request, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION), $asked));
+        $lines = implode(
+            "\n",
+            array_map(
+                static fn (mixed $request): string => is_string($request)
+                    ? $request
+                    : json_encode($request, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+                $asked
+            )
+        );
         $answers = explode("\n", trim(self::console($command, $lines)));
         if (count($answers) !== count($asked)) {
             throw new RuntimeException("$theme: ".count($asked).' asked, '.count($answers).' answered.');
         }
 
-        return array_combine(array_keys($asked), array_map(static fn (string $answer): string => self::plain(json_decode($answer, true, 512, JSON_THROW_ON_ERROR)), $answers));
+        return array_combine(
+            array_keys($asked),
+            array_map(static fn (string $answer): string => self::plain(json_decode($answer, true, 512, JSON_THROW_ON_ERROR)), $answers)
+        );
     }
 
     /** @return array<string, string> what was answered when it was last taken over, by the name of the case */
@@ -81,7 +92,10 @@ final class Golden
         if (! is_dir(dirname($file))) {
             mkdir(dirname($file), 0o755, true);
         }
-        file_put_contents($file, implode("\n", array_map(static fn (string $name, string $answer): string => "=== $name\n$answer\n", array_keys($answers), $answers)));
+        file_put_contents(
+            $file,
+            implode("\n", array_map(static fn (string $name, string $answer): string => "=== $name\n$answer\n", array_keys($answers), $answers))
+        );
     }
 
     /** @return array<string, array{string, string}> what was and what is, of every case that differs; '' where there is none */
@@ -100,7 +114,11 @@ final class Golden
 
     private static function console(string $command, string $lines): string
     {
-        [$input, $output, $errors] = array_map(static fn (): mixed => fopen('php://memory', 'w+') ?: throw new RuntimeException('No memory stream.'), [0, 1, 2]);
+        [$input, $output, $errors] = array_map(static fn (): mixed => fopen('php://memory', 'w+') ?: throw new RuntimeException('No memory stream.'), [
+            0,
+            1,
+            2,
+        ]);
         fwrite($input, $lines."\n");
         rewind($input);
         (new Application($input, $output, $errors))->run([$command, '--lines']);

@@ -23,9 +23,39 @@ use MildBowl\Core\Tests\Support\Cases;
  */
 final class Ledger
 {
-    public const THEMES = ['choices', 'differences', 'foods', 'labels-by-chance', 'lines', 'lines-by-chance', 'measures', 'nearest', 'rule-book', 'swaps', 'words'];
+    public const THEMES = [
+        'choices',
+        'differences',
+        'foods',
+        'labels-by-chance',
+        'lines',
+        'lines-by-chance',
+        'measures',
+        'nearest',
+        'rule-book',
+        'swaps',
+        'words',
+    ];
 
-    private const UNITS = ['cup', 'each', 'small', 'medium', 'large', 'slice', 'stalk', 'stick', 'leaf', 'sprig', 'bunch', 'tin', 'packet', 'clove', 'handful', 'juice of', 'zest of'];
+    private const UNITS = [
+        'cup',
+        'each',
+        'small',
+        'medium',
+        'large',
+        'slice',
+        'stalk',
+        'stick',
+        'leaf',
+        'sprig',
+        'bunch',
+        'tin',
+        'packet',
+        'clove',
+        'handful',
+        'juice of',
+        'zest of',
+    ];
 
     private const FORMS = ['', 'grated', 'mashed', 'pureed', 'sliced', 'chopped'];
 
@@ -69,7 +99,10 @@ final class Ledger
         $cold = self::ask("100 g $name", 'none');
 
         return implode("\n", [
-            "{$food->name} ({$food->source} {$food->confidence}); jobs: ".implode(' ', $food->jobs).'; groups: '.implode(' ', array_keys($food->groups)),
+            "{$food->name} ({$food->source} {$food->confidence}); jobs: ".
+            implode(' ', $food->jobs).
+            '; groups: '.
+            implode(' ', array_keys($food->groups)),
             "100 g: $composition",
             'piece: '.self::figures($hot['piece']['nutrients']),
             'heated: '.self::found($hot),
@@ -103,7 +136,10 @@ final class Ledger
 
     private static function swaps(string $id): string
     {
-        $rows = array_map(static fn (Swap $swap): string => Golden::plain($swap->in)." {$swap->job} {$swap->rank} \"{$swap->note}\" {$swap->source}", SwapTable::for(Catalogue::get($id)));
+        $rows = array_map(
+            static fn (Swap $swap): string => Golden::plain($swap->in)." {$swap->job} {$swap->rank} \"{$swap->note}\" {$swap->source}",
+            SwapTable::for(Catalogue::get($id))
+        );
 
         return $rows === [] ? '(none)' : implode("\n", $rows);
     }
@@ -114,9 +150,20 @@ final class Ledger
         $dogs = [['name' => 'Rex', 'allergies' => ['dairy', 'wheat', 'soy', 'peanut', 'chicken'], 'conditions' => ['diabetes', 'copper-storage']]];
         $said = [];
         foreach (Cases::rows('labels-by-chance.txt') as $list) {
-            $answer = LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'ingredients' => $list, 'dogs' => $dogs], JSON_THROW_ON_ERROR)));
-            $parts = array_map(static fn (array $part): string => str_repeat('> ', $part['depth']).$part['text'].': '.($part['ingredient'] ?? '?').($part['percent'] === null ? '' : ' '.Golden::plain($part['percent']).' %')
-                .($part['trace'] ? ' trace' : '').'; '.self::found(['lines' => [$part], 'steps' => []]), $answer['parts']);
+            $answer = LabelQuestion::answer(
+                Node::decode(json_encode(['version' => 1, 'ingredients' => $list, 'dogs' => $dogs], JSON_THROW_ON_ERROR))
+            );
+            $parts = array_map(
+                static fn (array $part): string => str_repeat('> ', $part['depth']).
+                    $part['text'].
+                    ': '.
+                    ($part['ingredient'] ?? '?').
+                    ($part['percent'] === null ? '' : ' '.Golden::plain($part['percent']).' %').
+                    ($part['trace'] ? ' trace' : '').
+                    '; '.
+                    self::found(['lines' => [$part], 'steps' => []]),
+                $answer['parts']
+            );
             $said[$list] = implode("\n", [$answer['worst'], ...$parts]);
         }
 
@@ -128,7 +175,17 @@ final class Ledger
     {
         $words = Cases::rows('misspelled.txt');
 
-        return array_combine($words, array_map(static fn (string $word): string => implode("\n", array_map(static fn (array $one): string => Golden::plain($one), Nearest::to($word))) ?: '(nothing)', $words));
+        return array_combine(
+            $words,
+            array_map(
+                static fn (string $word): string => implode(
+                    "\n",
+                    array_map(static fn (array $one): string => Golden::plain($one), Nearest::to($word))
+                ) ?:
+                '(nothing)',
+                $words
+            )
+        );
     }
 
     /** What changed from one wording of a label to another. @return array<string, string> */
@@ -164,9 +221,16 @@ final class Ledger
             $answer = self::ask($text, 'biscuit');
             $read = [];
             foreach ($answer['lines'] as $line) {
-                $read[] = ($line['ingredient'] ?? '?').' '.($line['grams'] === null ? '-' : Golden::plain($line['grams'])).($line['form'] === null ? '' : " ({$line['form']})")
-                    .(isset($line['alternatives']) ? ' or '.implode(', ', $line['alternatives']) : '').(isset($line['condition']) ? " if \"{$line['condition']}\"" : '')
-                    .'; '.self::found(['lines' => [$line], 'steps' => []]).self::unread($line);
+                $read[] =
+                    ($line['ingredient'] ?? '?').
+                    ' '.
+                    ($line['grams'] === null ? '-' : Golden::plain($line['grams'])).
+                    ($line['form'] === null ? '' : " ({$line['form']})").
+                    (isset($line['alternatives']) ? ' or '.implode(', ', $line['alternatives']) : '').
+                    (isset($line['condition']) ? " if \"{$line['condition']}\"" : '').
+                    '; '.
+                    self::found(['lines' => [$line], 'steps' => []]).
+                    self::unread($line);
             }
             foreach ($answer['steps'] as $step) {
                 $read[] = "step \"{$step['text']}\"; ".self::found(['lines' => [], 'steps' => [$step]]);
@@ -208,15 +272,28 @@ final class Ledger
     /** @return array<string, mixed> */
     private static function ask(string $text, string $texture): array
     {
-        return Formulate::answer(Request::fromJson(json_encode([
-            'version' => 1, 'recipe' => ['text' => $text], 'cut' => ['shape' => 'pieces', 'count' => 1], 'bake' => ['texture' => $texture],
-        ], JSON_THROW_ON_ERROR)));
+        return Formulate::answer(
+            Request::fromJson(
+                json_encode(
+                    [
+                        'version' => 1,
+                        'recipe' => ['text' => $text],
+                        'cut' => ['shape' => 'pieces', 'count' => 1],
+                        'bake' => ['texture' => $texture],
+                    ],
+                    JSON_THROW_ON_ERROR
+                )
+            )
+        );
     }
 
     /** @param  array<string, mixed>  $figures */
     private static function figures(array $figures): string
     {
-        return implode(' ', array_map(static fn (string $name, mixed $figure): string => "$name ".Golden::plain($figure), array_keys($figures), $figures));
+        return implode(
+            ' ',
+            array_map(static fn (string $name, mixed $figure): string => "$name ".Golden::plain($figure), array_keys($figures), $figures)
+        );
     }
 
     /** @param  array<string, mixed>  $answer */

@@ -17,7 +17,9 @@ final class Cases
     public static function rows(string $file): array
     {
         $rows = @file(__DIR__."/../cases/$file", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES);
-        $rows = array_values(array_filter($rows === false ? [] : $rows, static fn (string $row): bool => trim($row) !== '' && ! str_starts_with($row, '#')));
+        $rows = array_values(
+            array_filter($rows === false ? [] : $rows, static fn (string $row): bool => trim($row) !== '' && ! str_starts_with($row, '#'))
+        );
 
         return $rows === [] ? throw new RuntimeException("cases/$file holds no case.") : $rows;
     }

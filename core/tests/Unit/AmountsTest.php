@@ -51,8 +51,13 @@ it('weighs every measure of the reference', function (string $line, float $grams
 
 it('sees a range where a measure is loose', function (string $line, float $low, float $high): void {
     $grams = gramsOf($line);
-    expect($grams['low'] ?? null)->toEqualWithDelta($low, 0.06 * $low, $line)->and($grams['high'] ?? null)->toEqualWithDelta($high, 0.06 * $high, $line)
-        ->and($grams['best'])->toBeGreaterThanOrEqual($grams['low'])->toBeLessThanOrEqual($grams['high']);
+    expect($grams['low'] ?? null)
+        ->toEqualWithDelta($low, 0.06 * $low, $line)
+        ->and($grams['high'] ?? null)
+        ->toEqualWithDelta($high, 0.06 * $high, $line)
+        ->and($grams['best'])
+        ->toBeGreaterThanOrEqual($grams['low'])
+        ->toBeLessThanOrEqual($grams['high']);
 })->with([
     'a splash' => ['a splash of water', 5, 10],
     'a handful of leaves' => ['a handful of parsley', 15, 45],
@@ -62,9 +67,12 @@ it('sees a range where a measure is loose', function (string $line, float $low, 
 ]);
 
 it('takes a tin as it is said: its size, and whether it was drained', function (): void {
-    expect(gramsOf('one 15 oz can of plain pumpkin')['best'])->toEqualWithDelta(425, 2)
-        ->and(gramsOf('1 (15 oz) can of chickpeas, drained')['best'])->toEqualWithDelta(255, 20)
-        ->and(gramsOf('2 tins (each 400 g) of plain pumpkin')['best'] ?? 0)->toBeGreaterThan(390);
+    expect(gramsOf('one 15 oz can of plain pumpkin')['best'])
+        ->toEqualWithDelta(425, 2)
+        ->and(gramsOf('1 (15 oz) can of chickpeas, drained')['best'])
+        ->toEqualWithDelta(255, 20)
+        ->and(gramsOf('2 tins (each 400 g) of plain pumpkin')['best'] ?? 0)
+        ->toBeGreaterThan(390);
 });
 
 it('lets words about the measure count', function (string $line, float $grams): void {
@@ -96,10 +104,34 @@ it('reads the same amount from every writing of it', function (string ...$writin
         expect(gramsOf($writing))->toEqual($first, $writing);
     }
 })->with([
-    'one and a half' => ['1 1/2 cups oat flour', '1½ cups oat flour', '1.5 cups oat flour', '1,5 cups oat flour', 'one and a half cups oat flour', '1 1⁄2 cups oat flour', '1½ c oat flour', '1 1/2 cups of oat flour'],
-    'tablespoons' => ['2 tbsp olive oil', '2 tablespoons olive oil', '2 Tbsp. olive oil', '2 tbs olive oil', 'two tablespoons of olive oil', '2 T olive oil'],
+    'one and a half' => [
+        '1 1/2 cups oat flour',
+        '1½ cups oat flour',
+        '1.5 cups oat flour',
+        '1,5 cups oat flour',
+        'one and a half cups oat flour',
+        '1 1⁄2 cups oat flour',
+        '1½ c oat flour',
+        '1 1/2 cups of oat flour',
+    ],
+    'tablespoons' => [
+        '2 tbsp olive oil',
+        '2 tablespoons olive oil',
+        '2 Tbsp. olive oil',
+        '2 tbs olive oil',
+        'two tablespoons of olive oil',
+        '2 T olive oil',
+    ],
     'teaspoons' => ['1 tsp olive oil', '1 teaspoon olive oil', '1 t olive oil', 'one teaspoon of olive oil'],
-    'grams' => ['200 g oat flour', '200g oat flour', '200 grams oat flour', '200 gr oat flour', '- 200 g oat flour', '• 200 g oat flour', '1) 200 g oat flour'],
+    'grams' => [
+        '200 g oat flour',
+        '200g oat flour',
+        '200 grams oat flour',
+        '200 gr oat flour',
+        '- 200 g oat flour',
+        '• 200 g oat flour',
+        '1) 200 g oat flour',
+    ],
     'a half' => ['1/2 cup water', '½ cup water', 'half a cup of water', '0.5 cup water', 'a half cup water'],
 ]);
 

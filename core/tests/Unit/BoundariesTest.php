@@ -20,15 +20,21 @@ use MildBowl\Core\Tests\Support\Cases;
  */
 function plainly(array $dog, array $more = []): array
 {
-    $answer = answer("200 g oat flour\n100 g water", $more + ['dogs' => [dog('Rex', $dog)], 'cut' => ['shape' => 'ball', 'diameterMm' => 8], 'bake' => ['texture' => 'soft']]);
+    $answer = answer(
+        "200 g oat flour\n100 g water",
+        $more + ['dogs' => [dog('Rex', $dog)], 'cut' => ['shape' => 'ball', 'diameterMm' => 8], 'bake' => ['texture' => 'soft']]
+    );
 
     return $answer['rations'][0] + ['found' => array_column($answer['verdict']['dogs'][0]['findings'], 'code')];
 }
 
 it('steps from one life stage to the next at its month, by grown weight', function (float $kg, float $months, string $before, string $after): void {
-    expect(plainly(['weightKg' => $kg, 'ageMonths' => $months * 0.99])['stage'])->toBe($before)
-        ->and(plainly(['weightKg' => $kg, 'ageMonths' => $months])['stage'])->toBe($after)
-        ->and(plainly(['weightKg' => $kg, 'ageMonths' => $months * 1.01])['stage'])->toBe($after);
+    expect(plainly(['weightKg' => $kg, 'ageMonths' => $months * 0.99])['stage'])
+        ->toBe($before)
+        ->and(plainly(['weightKg' => $kg, 'ageMonths' => $months])['stage'])
+        ->toBe($after)
+        ->and(plainly(['weightKg' => $kg, 'ageMonths' => $months * 1.01])['stage'])
+        ->toBe($after);
 })->with([
     'adult, up to 25 kg' => [25, 12, 'puppy', 'adult'],
     'adult, over 25 kg' => [25.25, 18, 'puppy', 'adult'],
@@ -42,12 +48,24 @@ it('steps from one life stage to the next at its month, by grown weight', functi
     'senior, over 45 kg' => [45.45, 72, 'adult', 'senior'],
 ]);
 
-it('burns what the reference says, by factor and school', function (array $dog, string $school, float $low, float $best, float $high, bool $ofResting = true): void {
+it('burns what the reference says, by factor and school', function (
+    array $dog,
+    string $school,
+    float $low,
+    float $best,
+    float $high,
+    bool $ofResting = true
+): void {
     $kg = $dog['weightKg'] ?? 10;
     $base = ($ofResting ? 70 : 1) * $kg ** 0.75;
     $daily = plainly($dog, ['policy' => ['energySchool' => $school]])['dailyKcal'];
     // single dogs differ by 30 % from any formula
-    expect($daily['best'])->toEqualWithDelta($base * $best, 1e-6)->and($daily['low'])->toEqualWithDelta(min($base * $low, 0.7 * $base * $best), 1e-6)->and($daily['high'])->toEqualWithDelta(max($base * $high, 1.3 * $base * $best), 1e-6);
+    expect($daily['best'])
+        ->toEqualWithDelta($base * $best, 1e-6)
+        ->and($daily['low'])
+        ->toEqualWithDelta(min($base * $low, 0.7 * $base * $best), 1e-6)
+        ->and($daily['high'])
+        ->toEqualWithDelta(max($base * $high, 1.3 * $base * $best), 1e-6);
 })->with([
     'puppy a hundredth under 4 months' => [['ageMonths' => 3.96], 'clinic', 3.0, 3.0, 3.0],
     'puppy at 4 months' => [['ageMonths' => 4], 'clinic', 2.0, 2.0, 2.5],
@@ -81,7 +99,9 @@ it('burns what the reference says, by factor and school', function (array $dog, 
 ]);
 
 it('grows by the research formula from a tenth of the grown weight to all of it', function (float $kg, float $expected, float $p): void {
-    $daily = plainly(['weightKg' => $kg, 'ageMonths' => 5, 'expectedAdultWeightKg' => $expected], ['policy' => ['energySchool' => 'nrc']])['dailyKcal']['best'];
+    $daily = plainly(['weightKg' => $kg, 'ageMonths' => 5, 'expectedAdultWeightKg' => $expected], ['policy' => ['energySchool' => 'nrc']])[
+        'dailyKcal'
+    ]['best'];
     expect($daily)->toEqualWithDelta(130 * $kg ** 0.75 * 3.2 * (exp(-0.87 * $p) - 0.1), 1e-6);
 })->with([[8, 20, 0.4], [1, 10, 0.1], [0.9, 10, 0.1], [9.9, 10, 0.99], [10, 10, 1.0]]);
 
@@ -89,15 +109,36 @@ it('takes a tenth of the weight for each score away from 5', function (int $scor
     expect(plainly(['weightKg' => 20, 'bodyCondition' => $score])['idealWeightKg'])->toEqualWithDelta($ideal, 1e-9);
 })->with([[1, 20 / 0.6], [2, 20 / 0.7], [3, 20 / 0.8], [4, 20], [5, 20], [6, 20 / 1.1], [7, 20 / 1.2], [8, 20 / 1.3], [9, 20 / 1.4]]);
 
-it('takes the treats of an overweight dog from its ideal weight, and asks the vet at the ends of the scale', function (int $score, bool $fromIdeal, bool $asks): void {
+it('takes the treats of an overweight dog from its ideal weight, and asks the vet at the ends of the scale', function (
+    int $score,
+    bool $fromIdeal,
+    bool $asks
+): void {
     $ration = plainly(['weightKg' => 20, 'bodyCondition' => $score]);
     $kg = $fromIdeal ? 20 / (1 + 0.1 * ($score - 5)) : 20;
-    expect($ration['treatBudgetKcal'])->toEqualWithDelta(70 * $kg ** 0.75 * 1.6 / 10, 1e-6)->and(in_array('ask-vet', $ration['found'], true))->toBe($asks);
-})->with([[1, false, true], [2, false, true], [3, false, false], [4, false, false], [5, false, false], [6, true, false], [7, true, false], [8, true, false], [9, true, true]]);
+    expect($ration['treatBudgetKcal'])
+        ->toEqualWithDelta((70 * $kg ** 0.75 * 1.6) / 10, 1e-6)
+        ->and(in_array('ask-vet', $ration['found'], true))
+        ->toBe($asks);
+})->with([
+    [1, false, true],
+    [2, false, true],
+    [3, false, false],
+    [4, false, false],
+    [5, false, false],
+    [6, true, false],
+    [7, true, false],
+    [8, true, false],
+    [9, true, true],
+]);
 
-it('gives a tenth of the day to treats, half of that to growth, a plan or a condition, and never more', function (array $dog, ?float $policy, float $percent): void {
+it('gives a tenth of the day to treats, half of that to growth, a plan or a condition, and never more', function (
+    array $dog,
+    ?float $policy,
+    float $percent
+): void {
     $ration = plainly($dog, $policy === null ? [] : ['policy' => ['budgetPercent' => $policy]]);
-    expect(100 * $ration['treatBudgetKcal'] / $ration['dailyKcal']['best'])->toEqualWithDelta($percent, 1e-9);
+    expect((100 * $ration['treatBudgetKcal']) / $ration['dailyKcal']['best'])->toEqualWithDelta($percent, 1e-9);
 })->with([
     'grown' => [[], null, 10],
     'a puppy' => [['ageMonths' => 6], null, 5],
@@ -116,31 +157,65 @@ it('gives a tenth of the day to treats, half of that to growth, a plan or a cond
 ]);
 
 it('gives nothing under 8 weeks, and pea-sized soft pieces under 12', function (): void {
-    expect(plainly(['ageMonths' => 1.84 * 0.99, 'weightKg' => 2])['ifCleared'])->toBe(0.0)->and(array_column(plainly(['ageMonths' => 1.8, 'weightKg' => 2])['limits'], 'code'))->toContain('age')
-        ->and(plainly(['ageMonths' => 1.84, 'weightKg' => 2])['ifCleared'])->toBeGreaterThan(0.0)
-        ->and(plainly(['ageMonths' => 2.76 * 0.99, 'weightKg' => 3], ['bake' => ['texture' => 'biscuit']])['found'])->toContain('texture-young')
-        ->and(plainly(['ageMonths' => 2.76 * 0.99, 'weightKg' => 3])['found'])->not->toContain('texture-young')
-        ->and(plainly(['ageMonths' => 2.76, 'weightKg' => 3], ['bake' => ['texture' => 'biscuit']])['found'])->not->toContain('texture-young')
-        ->and(plainly(['stage' => 'puppy', 'ageMonths' => null], ['bake' => ['texture' => 'biscuit']])['found'])->toContain('texture-young');
+    expect(plainly(['ageMonths' => 1.84 * 0.99, 'weightKg' => 2])['ifCleared'])
+        ->toBe(0.0)
+        ->and(array_column(plainly(['ageMonths' => 1.8, 'weightKg' => 2])['limits'], 'code'))
+        ->toContain('age')
+        ->and(plainly(['ageMonths' => 1.84, 'weightKg' => 2])['ifCleared'])
+        ->toBeGreaterThan(0.0)
+        ->and(plainly(['ageMonths' => 2.76 * 0.99, 'weightKg' => 3], ['bake' => ['texture' => 'biscuit']])['found'])
+        ->toContain('texture-young')
+        ->and(plainly(['ageMonths' => 2.76 * 0.99, 'weightKg' => 3])['found'])
+        ->not->toContain('texture-young')
+        ->and(plainly(['ageMonths' => 2.76, 'weightKg' => 3], ['bake' => ['texture' => 'biscuit']])['found'])
+        ->not->toContain('texture-young')
+        ->and(plainly(['stage' => 'puppy', 'ageMonths' => null], ['bake' => ['texture' => 'biscuit']])['found'])
+        ->toContain('texture-young');
 });
 
 it('keeps a piece to the safe bite of its weight', function (float $kg, float $bite): void {
-    $found = static fn (float $kg, float $mm): bool => in_array('bite', plainly(['weightKg' => $kg], ['cut' => ['shape' => 'ball', 'diameterMm' => $mm]])['found'], true);
-    expect($found($kg, $bite))->toBeFalse()->and($found($kg, $bite * 1.01))->toBeTrue();
+    $found = static fn (float $kg, float $mm): bool => in_array(
+        'bite',
+        plainly(['weightKg' => $kg], ['cut' => ['shape' => 'ball', 'diameterMm' => $mm]])['found'],
+        true
+    );
+    expect($found($kg, $bite))
+        ->toBeFalse()
+        ->and($found($kg, $bite * 1.01))
+        ->toBeTrue();
 })->with([[0.3, 10], [4.95, 10], [5, 10], [5.05, 15], [9.9, 15], [10, 15], [10.1, 25], [24.75, 25], [25, 25], [25.25, 40], [120, 40]]);
 
 it('brings in what is new by a quarter', function (): void {
     $known = plainly([])['limits'][0]['piecesPerDay'];
     $new = plainly(['newIngredients' => ['oat']]);
-    expect(array_column($new['limits'], 'piecesPerDay', 'code')['new-ingredient'])->toEqualWithDelta($known / 4, 1e-9)->and($new['heldBy'])->toBe('new-ingredient')
-        ->and($new['ifCleared'])->toBe(floor($known) / 4);
+    expect(array_column($new['limits'], 'piecesPerDay', 'code')['new-ingredient'])
+        ->toEqualWithDelta($known / 4, 1e-9)
+        ->and($new['heldBy'])
+        ->toBe('new-ingredient')
+        ->and($new['ifCleared'])
+        ->toBe(floor($known) / 4);
 });
 
 it('calls under a quarter piece too rich, and a quarter enough', function (float $share, bool $tooRich): void {
     // one piece that holds so much more than the budget that this share of it is left
     $budget = plainly([])['treatBudgetKcal'];
-    $answer = answer(number_format($budget / $share / 3.5, 6, '.', '').' g plain meal', ['dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 1], 'pantry' => [['name' => 'plain meal', 'per100g' => ['kcal' => 350, 'proteinG' => 0, 'fatG' => 0, 'carbohydrateG' => 87.5, 'sodiumMg' => 0], 'ingredients' => 'oats']]]);
-    expect(in_array('limit:too-rich', found($answer), true))->toBe($tooRich)->and($answer['verdict']['cleared'])->toBe(! $tooRich)->and($answer['rations'][0]['ifCleared'])->toBe($tooRich ? 0.0 : 0.25);
+    $answer = answer(number_format($budget / $share / 3.5, 6, '.', '').' g plain meal', [
+        'dogs' => [dog()],
+        'cut' => ['shape' => 'pieces', 'count' => 1],
+        'pantry' => [
+            [
+                'name' => 'plain meal',
+                'per100g' => ['kcal' => 350, 'proteinG' => 0, 'fatG' => 0, 'carbohydrateG' => 87.5, 'sodiumMg' => 0],
+                'ingredients' => 'oats',
+            ],
+        ],
+    ]);
+    expect(in_array('limit:too-rich', found($answer), true))
+        ->toBe($tooRich)
+        ->and($answer['verdict']['cleared'])
+        ->toBe(! $tooRich)
+        ->and($answer['rations'][0]['ifCleared'])
+        ->toBe($tooRich ? 0.0 : 0.25);
 })->with([[0.2475, true], [0.2501, false], [0.2525, false]]);
 
 it('says "leave it out" of more than 5 g soda in a batch under 500 g', function (float $soda, float $flour, bool $says): void {
@@ -149,35 +224,72 @@ it('says "leave it out" of more than 5 g soda in a batch under 500 g', function 
 
 it('says from a fifth of legumes on that grain-free food is under study', function (float $percent, bool $says): void {
     $text = "$percent g chickpea flour\n".(100 - $percent).' g potato starch';
-    expect(in_array('caution:legume-heart', found(answer($text, ['dogs' => [dog('Rex', ['conditions' => ['heart']])]])), true))->toBe($says)
-        ->and(found(answer("$text\n1 g oat flour", ['dogs' => [dog('Rex', ['conditions' => ['heart']])]])))->not->toContain('caution:legume-heart')
-        ->and(found(answer($text, ['dogs' => [dog('Rex', ['conditions' => ['kidney']])]])))->not->toContain('caution:legume-heart');
+    expect(in_array('caution:legume-heart', found(answer($text, ['dogs' => [dog('Rex', ['conditions' => ['heart']])]])), true))
+        ->toBe($says)
+        ->and(found(answer("$text\n1 g oat flour", ['dogs' => [dog('Rex', ['conditions' => ['heart']])]])))
+        ->not->toContain('caution:legume-heart')
+        ->and(found(answer($text, ['dogs' => [dog('Rex', ['conditions' => ['kidney']])]])))
+        ->not->toContain('caution:legume-heart');
 })->with([[19.8, false], [20, true], [20.2, true]]);
 
-it('gives the starting times of the reference', function (string $shape, string $mm, string $texture, string $stage, string $from, string $to, string $celsius, string $look): void {
+it('gives the starting times of the reference', function (
+    string $shape,
+    string $mm,
+    string $texture,
+    string $stage,
+    string $from,
+    string $to,
+    string $celsius,
+    string $look
+): void {
     $size = (float) $mm;
     $sizes = match ($shape) {
         'round' => ['diameterMm' => 50.0, 'thicknessMm' => $size],
         'square' => ['sideMm' => 30.0, 'thicknessMm' => $size],
         'ball' => ['diameterMm' => $size],
         // a scoop of so many ml is a ball of this size
-        'scoop' => ['ml' => M_PI / 6 * ($size / 10) ** 3],
+        'scoop' => ['ml' => (M_PI / 6) * ($size / 10) ** 3],
         default => ['widthMm' => 30.0, 'lengthMm' => 60.0, 'thicknessMm' => $size],
     };
     $stages = Heat::of(new Cut($shape, $sizes), Texture::of($texture), dough())->stages;
     $one = $stages[(int) $stage - 1] ?? null;
-    expect([$one['minutesLow'] ?? null, $one['minutesHigh'] ?? null, $one['celsius'] ?? null, $one['firstLookMinutes'] ?? null])
-        ->toBe([(int) $from, (int) $to, $celsius === '-' ? null : (int) $celsius, (int) $look]);
+    expect([$one['minutesLow'] ?? null, $one['minutesHigh'] ?? null, $one['celsius'] ?? null, $one['firstLookMinutes'] ?? null])->toBe([
+        (int) $from,
+        (int) $to,
+        $celsius === '-' ? null : (int) $celsius,
+        (int) $look,
+    ]);
 })->with(fn (): array => Cases::cells('heat.txt'));
 
 it('bakes in proportion to the thickness to the power 1.1, and a fifth longer for every 14 °C less', function (): void {
-    $at = static fn (float $mm, ?float $celsius = null, bool $fan = false): array => Heat::of(new Cut('round', ['diameterMm' => 60.0, 'thicknessMm' => $mm]), Texture::of('biscuit'), dough(), $celsius, $fan)->stages[0];
-    expect($at(24)['minutesLow'])->toBe((int) round(25 * 2 ** 1.1))->and($at(24)['minutesHigh'])->toBe((int) round(45 * 2 ** 1.1))
-        ->and($at(1.5)['minutesHigh'])->toBe((int) round(24 * 0.5 ** 1.1))
-        ->and($at(6, 161)['minutesHigh'])->toBe(30)->and($at(6, 189)['minutesHigh'])->toBe(20)->and($at(6, 175)['minutesHigh'])->toBe(25)
-        ->and($at(6, 155, true)['minutesHigh'])->toBe(25)->and($at(6, null, true)['celsius'])->toBe(155)
+    $at = static fn (float $mm, ?float $celsius = null, bool $fan = false): array => Heat::of(
+        new Cut('round', ['diameterMm' => 60.0, 'thicknessMm' => $mm]),
+        Texture::of('biscuit'),
+        dough(),
+        $celsius,
+        $fan
+    )->stages[0];
+    expect($at(24)['minutesLow'])
+        ->toBe((int) round(25 * 2 ** 1.1))
+        ->and($at(24)['minutesHigh'])
+        ->toBe((int) round(45 * 2 ** 1.1))
+        ->and($at(1.5)['minutesHigh'])
+        ->toBe((int) round(24 * 0.5 ** 1.1))
+        ->and($at(6, 161)['minutesHigh'])
+        ->toBe(30)
+        ->and($at(6, 189)['minutesHigh'])
+        ->toBe(20)
+        ->and($at(6, 175)['minutesHigh'])
+        ->toBe(25)
+        ->and($at(6, 155, true)['minutesHigh'])
+        ->toBe(25)
+        ->and($at(6, null, true)['celsius'])
+        ->toBe(155)
         // never more than twice, never less than half
-        ->and($at(6, 60)['minutesHigh'])->toBe(50)->and($at(6, 300)['minutesHigh'])->toBe(13);
+        ->and($at(6, 60)['minutesHigh'])
+        ->toBe(50)
+        ->and($at(6, 300)['minutesHigh'])
+        ->toBe(13);
 });
 
 it('leaves the oven as moist as its texture', function (string $texture, string $from, string $best, string $to, string $heated, string $hard): void {
@@ -190,12 +302,18 @@ it('leaves the oven as moist as its texture', function (string $texture, string 
             expect($baked->{$end})->toEqualWithDelta(120 / (1 - (float) $percent / 100), 1e-9);
         }
     }
-    expect($of->isHeated)->toBe($heated === 'heated')->and($of->isHard())->toBe($hard === 'hard');
+    expect($of->isHeated)
+        ->toBe($heated === 'heated')
+        ->and($of->isHard())
+        ->toBe($hard === 'hard');
 })->with(fn (): array => Cases::cells('textures.txt'));
 
 it('knows the core temperature of everything raw', function (string $food, string $celsius): void {
     $heat = Heat::of(new Cut('strip', ['widthMm' => 15.0, 'lengthMm' => 80.0, 'thicknessMm' => 5.0]), Texture::of('jerky'), dough([$food => 300.0]));
-    expect($heat->cores[0]['celsius'] ?? null)->toBe($celsius === '-' ? null : (int) $celsius)->and($heat->coreStep === null)->toBe($celsius === '-');
+    expect($heat->cores[0]['celsius'] ?? null)
+        ->toBe($celsius === '-' ? null : (int) $celsius)
+        ->and($heat->coreStep === null)
+        ->toBe($celsius === '-');
 })->with(fn (): array => Cases::cells('cores.txt'));
 
 it('offers the largest cutter that is not larger than the size worked out', function (): void {
@@ -210,10 +328,23 @@ it('offers the largest cutter that is not larger than the size worked out', func
     expect($kept)->toBe($cutters);
     foreach ($cutters as $shape => $sizes) {
         foreach ([2, 3, 4, 6, 9, 13, 20, 30, 45] as $pieces) {
-            $answer = SizeQuestion::answer(Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => "200 g oat flour\n100 g water"], 'dogs' => [dog('Rex', ['weightKg' => 60])], 'cut' => ['shape' => $shape], 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => $pieces]]], JSON_THROW_ON_ERROR)));
+            $answer = SizeQuestion::answer(
+                Node::decode(
+                    json_encode(
+                        [
+                            'version' => 1,
+                            'recipe' => ['text' => "200 g oat flour\n100 g water"],
+                            'dogs' => [dog('Rex', ['weightKg' => 60])],
+                            'cut' => ['shape' => $shape],
+                            'wishes' => [['dog' => 'Rex', 'piecesPerDay' => $pieces]],
+                        ],
+                        JSON_THROW_ON_ERROR
+                    )
+                )
+            );
             foreach ($answer['sizes'] as $size) {
                 $cut = $size['cut'];
-                $across = $cut['diameterMm'] ?? $cut['sideMm'] ?? $cut['lengthMm'];
+                $across = $cut['diameterMm'] ?? ($cut['sideMm'] ?? $cut['lengthMm']);
                 $fits = array_filter($sizes, static fn (float $mm): bool => $mm <= $across);
                 expect($size['commonCutterMm'])->toBe($fits === [] ? null : max($fits));
             }
@@ -222,6 +353,41 @@ it('offers the largest cutter that is not larger than the size worked out', func
 });
 
 it('names the nearest gas mark', function (int $celsius, ?string $mark): void {
-    $stage = Heat::of(new Cut('round', ['diameterMm' => 50.0, 'thicknessMm' => 6.0]), Texture::of('biscuit'), dough(), (float) $celsius)->toArray()['stages'][0];
+    $stage = Heat::of(new Cut('round', ['diameterMm' => 50.0, 'thicknessMm' => 6.0]), Texture::of('biscuit'), dough(), (float) $celsius)->toArray()[
+        'stages'
+    ][0];
     expect($stage['gasMark'])->toBe($mark);
-})->with([[110, '¼'], [119, '¼'], [121, '½'], [130, '½'], [134, '½'], [136, '1'], [140, '1'], [144, '1'], [146, '2'], [150, '2'], [157, '2'], [158, '3'], [165, '3'], [172, '3'], [173, '4'], [180, '4'], [184, '4'], [186, '5'], [190, '5'], [196, '6'], [200, '6'], [209, '6'], [211, '7'], [220, '7'], [226, '8'], [230, '8'], [236, '9'], [240, '9'], [254, '9'], [255, null], [96, '¼'], [95, null]]);
+})->with([
+    [110, '¼'],
+    [119, '¼'],
+    [121, '½'],
+    [130, '½'],
+    [134, '½'],
+    [136, '1'],
+    [140, '1'],
+    [144, '1'],
+    [146, '2'],
+    [150, '2'],
+    [157, '2'],
+    [158, '3'],
+    [165, '3'],
+    [172, '3'],
+    [173, '4'],
+    [180, '4'],
+    [184, '4'],
+    [186, '5'],
+    [190, '5'],
+    [196, '6'],
+    [200, '6'],
+    [209, '6'],
+    [211, '7'],
+    [220, '7'],
+    [226, '8'],
+    [230, '8'],
+    [236, '9'],
+    [240, '9'],
+    [254, '9'],
+    [255, null],
+    [96, '¼'],
+    [95, null],
+]);

@@ -21,7 +21,10 @@ it('holds enough foods, each with a known source and a confidence', function ():
     $rows = table('ingredients');
     expect(count($rows))->toBeGreaterThanOrEqual(350);
     foreach ($rows as $row) {
-        expect(Data::tables()['sources'])->toHaveKey($row['source'])->and($row['confidence'])->toBeIn(['A', 'B', 'C']);
+        expect(Data::tables()['sources'])
+            ->toHaveKey($row['source'])
+            ->and($row['confidence'])
+            ->toBeIn(['A', 'B', 'C']);
     }
 });
 
@@ -30,8 +33,11 @@ it('sums the parts of every food to 100 g, and its energy to its parts', functio
     foreach (array_column(table('ingredients'), 'id') as $id) {
         $composition = Catalogue::get($id)->composition;
         assert($composition instanceof Composition);
-        if ((! exempt($id, 'mass') && abs($composition->massG() - 100) > 2) || (! exempt($id, 'energy') && abs($composition->kcal - $composition->kcalByFactors()) > max(8.0, 0.12 * $composition->kcal))
-            || $composition->fibreG + $composition->sugarsG > $composition->carbohydrateG + 2) {
+        if (
+            (! exempt($id, 'mass') && abs($composition->massG() - 100) > 2) ||
+            (! exempt($id, 'energy') && abs($composition->kcal - $composition->kcalByFactors()) > max(8.0, 0.12 * $composition->kcal)) ||
+            $composition->fibreG + $composition->sugarsG > $composition->carbohydrateG + 2
+        ) {
             $wrong[] = $id;
         }
     }
@@ -81,7 +87,10 @@ it('reads back each food by its own first name', function (string $id): void {
     $name = Data::tables()['names'][$id][0];
     $read = answer("100 g $name")['lines'];
 
-    expect($read)->toHaveCount(1)->and([$read[0]['ingredient'], ...$read[0]['alternatives'] ?? []])->toContain($id);
+    expect($read)
+        ->toHaveCount(1)
+        ->and([$read[0]['ingredient'], ...$read[0]['alternatives'] ?? []])
+        ->toContain($id);
 })->with(fn () => array_column(table('ingredients'), 'id'));
 
 it('leaves what is unknown null', function (): void {

@@ -9,7 +9,9 @@ use MildBowl\Core\Formulate\RequestRefused;
 /** @return array<string, mixed> */
 function clip(string $content, ?string $kind = null): array
 {
-    $answer = ReadQuestion::answer(Node::decode(json_encode(array_filter(['version' => 1, 'content' => $content, 'kind' => $kind, 'explain' => true]), JSON_THROW_ON_ERROR)));
+    $answer = ReadQuestion::answer(
+        Node::decode(json_encode(array_filter(['version' => 1, 'content' => $content, 'kind' => $kind, 'explain' => true]), JSON_THROW_ON_ERROR))
+    );
     expect(schemaErrors($answer, 'read-answer'))->toBe('');
 
     return $answer;
@@ -20,36 +22,74 @@ const LD = '{"@context":"https://schema.org","@graph":[{"@type":"WebPage","name"
 it('reads JSON-LD, bare or in a page', function (string $content): void {
     $recipe = clip($content)['recipes'][0];
 
-    expect($recipe['title'])->toBe('Pumpkin & oat bites')->and($recipe['text'])->toBe("2 cups oat flour\n1 cup plain pumpkin purée\n1/4 cup raisins")
-        ->and($recipe['steps'])->toBe("Dough:\nMix all.\nBake at 80 °C for 25 minutes.")->and($recipe['yield'])->toBe('24; 24 bites')
-        ->and($recipe['times'])->toEqual(['prepMinutes' => 15, 'bakeMinutes' => 65])->and($recipe['source'])->toBe('A. Clipper');
+    expect($recipe['title'])
+        ->toBe('Pumpkin & oat bites')
+        ->and($recipe['text'])
+        ->toBe("2 cups oat flour\n1 cup plain pumpkin purée\n1/4 cup raisins")
+        ->and($recipe['steps'])
+        ->toBe("Dough:\nMix all.\nBake at 80 °C for 25 minutes.")
+        ->and($recipe['yield'])
+        ->toBe('24; 24 bites')
+        ->and($recipe['times'])
+        ->toEqual(['prepMinutes' => 15, 'bakeMinutes' => 65])
+        ->and($recipe['source'])
+        ->toBe('A. Clipper');
     expect(found(answer($recipe['text'], ['recipe' => ['steps' => $recipe['steps']]])))->toContain('never:grape');
 })->with([
     [LD],
     ['['.LD.']'],
-    ['<!doctype html><html><head><script>var x="<div>";</script><script type="application/ld+json">'.LD.'</script></head><body><p>words</p></body></html>'],
+    [
+        '<!doctype html><html><head><script>var x="<div>";</script><script type="application/ld+json">'.
+        LD.
+        '</script></head><body><p>words</p></body></html>',
+    ],
     ["<html><script type='application/ld+json'>\n<!-- ".LD.' --></script></html>'],
 ]);
 
 it('takes every recipe of a document', function (): void {
-    $recipes = clip("# Harbour rounds\n\nMakes: 30 rounds\nPrep time: 20 min\n\n## Ingredients\n- 2 cups oat flour\n- 1 egg\n\n## Method\n1. Mix.\n2. Bake.\n\n## Notes\nGreat fun.\n\n# Second rounds\n\n## Ingredients\n* 1 cup rice flour\n\n## Directions\nBake it.")['recipes'];
+    $recipes = clip(
+        "# Harbour rounds\n\nMakes: 30 rounds\nPrep time: 20 min\n\n## Ingredients\n- 2 cups oat flour\n- 1 egg\n\n## Method\n1. Mix.\n2. Bake.\n\n## Notes\nGreat fun.\n\n# Second rounds\n\n## Ingredients\n* 1 cup rice flour\n\n## Directions\nBake it."
+    )['recipes'];
 
-    expect(array_column($recipes, 'title'))->toBe(['Harbour rounds', 'Second rounds'])->and($recipes[0]['text'])->toBe("2 cups oat flour\n1 egg")
-        ->and($recipes[0]['steps'])->toBe("Mix.\nBake.")->and($recipes[0]['yield'])->toBe('30 rounds')->and($recipes[0]['times']['prepMinutes'])->toEqual(20);
-    $plain = clip("First bites\nIngredients:\n1 cup oat flour\nMethod:\nMix.\n\nSecond bites\nIngredients:\n1 cup rice flour\nMethod:\nBake.")['recipes'];
+    expect(array_column($recipes, 'title'))
+        ->toBe(['Harbour rounds', 'Second rounds'])
+        ->and($recipes[0]['text'])
+        ->toBe("2 cups oat flour\n1 egg")
+        ->and($recipes[0]['steps'])
+        ->toBe("Mix.\nBake.")
+        ->and($recipes[0]['yield'])
+        ->toBe('30 rounds')
+        ->and($recipes[0]['times']['prepMinutes'])
+        ->toEqual(20);
+    $plain = clip("First bites\nIngredients:\n1 cup oat flour\nMethod:\nMix.\n\nSecond bites\nIngredients:\n1 cup rice flour\nMethod:\nBake.")[
+        'recipes'
+    ];
     expect(array_column($plain, 'title'))->toBe(['First bites', 'Second bites']);
 });
 
 it('reads a plain note without headings', function (): void {
     $recipe = clip("Grandma's dog bites\n2 cups oat flour\n1 egg\n1/4 cup water\nMix everything and roll out.\nBake for 20 minutes.")['recipes'][0];
 
-    expect($recipe['title'])->toBe("Grandma's dog bites")->and($recipe['text'])->toBe("2 cups oat flour\n1 egg\n1/4 cup water")->and($recipe['steps'])->toBe("Mix everything and roll out.\nBake for 20 minutes.");
+    expect($recipe['title'])
+        ->toBe("Grandma's dog bites")
+        ->and($recipe['text'])
+        ->toBe("2 cups oat flour\n1 egg\n1/4 cup water")
+        ->and($recipe['steps'])
+        ->toBe("Mix everything and roll out.\nBake for 20 minutes.");
 });
 
 it('reads a page that holds no structured data, and runs nothing of it', function (): void {
-    $answer = clip('<html><head><title>Bites</title><style>p{}</style></head><body><nav>Home</nav><h1>Oat bites</h1><h2>Ingredients</h2><ul><li>2 cups oat flour</li><li>1 egg<script>alert(1)</script></li></ul><h2>Method</h2><ol><li>Bake.</li></ol></body></html>');
+    $answer = clip(
+        '<html><head><title>Bites</title><style>p{}</style></head><body><nav>Home</nav><h1>Oat bites</h1><h2>Ingredients</h2><ul><li>2 cups oat flour</li><li>1 egg<script>alert(1)</script></li></ul><h2>Method</h2><ol><li>Bake.</li></ol></body></html>'
+    );
 
-    expect($answer['recipes'][0]['title'])->toBe('Oat bites')->and($answer['recipes'][0]['text'])->toBe("2 cups oat flour\n1 egg")->and(json_encode($answer))->not->toContain('<')->not->toContain('alert');
+    expect($answer['recipes'][0]['title'])
+        ->toBe('Oat bites')
+        ->and($answer['recipes'][0]['text'])
+        ->toBe("2 cups oat flour\n1 egg")
+        ->and(json_encode($answer))
+        ->not->toContain('<')
+        ->not->toContain('alert');
 });
 
 it('lists what it did not understand', function (string $content): void {
@@ -74,22 +114,45 @@ it('questions doubtful claims', function (string $row, string $question): void {
 ]);
 
 it('asks nothing about a plain recipe', function (): void {
-    expect(clip("# Bites\n## Ingredients\n2 cups oat flour\n1 egg\n## Method\nPreheat the oven to 180 °C.\nBake for 20 minutes.\nKeep in a jar for up to 2 weeks.")['recipes'][0]['doubts'])->toBe([]);
+    expect(
+        clip(
+            "# Bites\n## Ingredients\n2 cups oat flour\n1 egg\n## Method\nPreheat the oven to 180 °C.\nBake for 20 minutes.\nKeep in a jar for up to 2 weeks."
+        )['recipes'][0]['doubts']
+    )->toBe([]);
 });
 
 it('reads a page of ten million characters', function (): void {
-    $answer = clip('<html><body>'.str_repeat('<div class="x"><p>filler words</p></div>', 250_000).'<script type="application/ld+json">'.LD.'</script></body></html>');
+    $answer = clip(
+        '<html><body>'.
+            str_repeat('<div class="x"><p>filler words</p></div>', 250_000).
+            '<script type="application/ld+json">'.
+            LD.
+            '</script></body></html>'
+    );
     expect($answer['recipes'][0]['title'])->toBe('Pumpkin & oat bites');
 });
 
 it('finds no recipe in hostile documents, and says so', function (string $content): void {
     $answer = clip($content);
-    expect(array_filter($answer['recipes'], static fn (array $one): bool => $one['text'] !== ''))->toBe([])->and($answer['notUnderstood'])->not->toBe([]);
-})->with(['open tags' => str_repeat('<div', 200_000), 'open script' => '<script type="application/ld+json">'.str_repeat('{', 100_000), 'deep' => str_repeat('[', 5000).str_repeat(']', 5000), 'entities' => '<p>'.str_repeat('&lt;b&gt;', 50_000), 'comments' => str_repeat('<!--', 100_000), 'many scripts' => str_repeat('<script type="application/ld+json">{</script>', 3000)]);
+    expect(array_filter($answer['recipes'], static fn (array $one): bool => $one['text'] !== ''))
+        ->toBe([])
+        ->and($answer['notUnderstood'])
+        ->not->toBe([]);
+})->with([
+    'open tags' => str_repeat('<div', 200_000),
+    'open script' => '<script type="application/ld+json">'.str_repeat('{', 100_000),
+    'deep' => str_repeat('[', 5000).str_repeat(']', 5000),
+    'entities' => '<p>'.str_repeat('&lt;b&gt;', 50_000),
+    'comments' => str_repeat('<!--', 100_000),
+    'many scripts' => str_repeat('<script type="application/ld+json">{</script>', 3000),
+]);
 
 it('cuts what is longer than a sheet, and says so', function (): void {
     $answer = clip("# Long\n## Ingredients\n".str_repeat("1 cup oat flour\n", 300));
-    expect(substr_count($answer['recipes'][0]['text'], "\n") + 1)->toBe(200)->and(implode(' ', $answer['notUnderstood']))->toContain('longer than one sheet');
+    expect(substr_count($answer['recipes'][0]['text'], "\n") + 1)
+        ->toBe(200)
+        ->and(implode(' ', $answer['notUnderstood']))
+        ->toContain('longer than one sheet');
 });
 
 it('refuses what is no document', function (string $json, string $code, string $path): void {

@@ -27,14 +27,24 @@ const GOOD = '{"version":1,"recipe":{"text":"1 cup oat flour"}}';
 it('answers one request', function (): void {
     [$code, $output] = console(GOOD, 'formulate');
 
-    expect($code)->toBe(0)->and(json_decode($output, true)['lines'][0]['ingredient'])->toBe('oat-flour');
+    expect($code)
+        ->toBe(0)
+        ->and(json_decode($output, true)['lines'][0]['ingredient'])
+        ->toBe('oat-flour');
 });
 
 it('answers line by line and never stops at a bad one', function (): void {
     [$code, $output] = console(GOOD."\n{bad\n".GOOD."\n", 'formulate', '--lines');
     $lines = array_map(static fn (string $line): array => json_decode($line, true), explode("\n", trim($output)));
 
-    expect($code)->toBe(1)->and($lines)->toHaveCount(3)->and($lines[1]['error']['code'])->toBe('invalid-json')->and($lines[2]['version'])->toBe(1);
+    expect($code)
+        ->toBe(1)
+        ->and($lines)
+        ->toHaveCount(3)
+        ->and($lines[1]['error']['code'])
+        ->toBe('invalid-json')
+        ->and($lines[2]['version'])
+        ->toBe(1);
 });
 
 it('exits with 1 for a refusal and 2 for wrong usage', function (string $input, array $arguments, int $exit): void {
@@ -48,7 +58,15 @@ it('exits with 1 for a refusal and 2 for wrong usage', function (string $input, 
 ]);
 
 it('runs as a program from both vendor folders', function (): void {
-    $run = static fn (string $input): string => (string) shell_exec('printf %s '.escapeshellarg($input).' | '.escapeshellarg(PHP_BINARY).' '.escapeshellarg(dirname(__DIR__, 2).'/bin/mildbowl').' formulate');
+    $run = static fn (string $input): string => (string) shell_exec(
+        'printf %s '.
+            escapeshellarg($input).
+            ' | '.
+            escapeshellarg(PHP_BINARY).
+            ' '.
+            escapeshellarg(dirname(__DIR__, 2).'/bin/mildbowl').
+            ' formulate'
+    );
 
     expect(json_decode($run(GOOD), true)['lines'][0]['grams']['best'])->toBeGreaterThan(80);
 });

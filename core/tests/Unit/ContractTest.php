@@ -19,15 +19,52 @@ it('answers in the published shape', function (string $text, array $more): void 
 ]);
 
 it('accepts the request of the contract', function (): void {
-    $request = ['version' => 1, 'recipe' => ['title' => 'Harbour rounds', 'text' => "For the dough:\n1 1/2 cups oat flour\n1 large egg", 'steps' => 'Mix.'], 'cut' => ['shape' => 'round', 'diameterMm' => 20, 'thicknessMm' => 6], 'bake' => ['texture' => 'biscuit'],
-        'dogs' => [['name' => 'Quill', 'weightKg' => 12.5, 'ageMonths' => 146, 'sex' => 'female', 'neutered' => true, 'bodyCondition' => 5, 'activity' => 'normal', 'breed' => 'whippet', 'expectedAdultWeightKg' => null, 'stage' => null, 'teeth' => 'few',
-            'allergies' => ['chicken'], 'allowList' => null, 'conditions' => ['heart'], 'medicines' => [], 'foodKcalPer100g' => 360, 'alreadyToday' => ['kcal' => 12, 'sodiumMg' => 20], 'newIngredients' => [], 'dislikes' => []]],
-        'policy' => ['energySchool' => 'clinic', 'calorieConvention' => '4-9-4', 'garlic' => 'avoid', 'units' => 'us', 'pseudoGrains' => 'not-grain', 'budgetPercent' => null],
+    $request = [
+        'version' => 1,
+        'recipe' => ['title' => 'Harbour rounds', 'text' => "For the dough:\n1 1/2 cups oat flour\n1 large egg", 'steps' => 'Mix.'],
+        'cut' => ['shape' => 'round', 'diameterMm' => 20, 'thicknessMm' => 6],
+        'bake' => ['texture' => 'biscuit'],
+        'dogs' => [
+            [
+                'name' => 'Quill',
+                'weightKg' => 12.5,
+                'ageMonths' => 146,
+                'sex' => 'female',
+                'neutered' => true,
+                'bodyCondition' => 5,
+                'activity' => 'normal',
+                'breed' => 'whippet',
+                'expectedAdultWeightKg' => null,
+                'stage' => null,
+                'teeth' => 'few',
+                'allergies' => ['chicken'],
+                'allowList' => null,
+                'conditions' => ['heart'],
+                'medicines' => [],
+                'foodKcalPer100g' => 360,
+                'alreadyToday' => ['kcal' => 12, 'sodiumMg' => 20],
+                'newIngredients' => [],
+                'dislikes' => [],
+            ],
+        ],
+        'policy' => [
+            'energySchool' => 'clinic',
+            'calorieConvention' => '4-9-4',
+            'garlic' => 'avoid',
+            'units' => 'us',
+            'pseudoGrains' => 'not-grain',
+            'budgetPercent' => null,
+        ],
         'labels' => [['name' => 'smooth nut butter', 'ingredients' => 'roasted peanuts, salt 0.8%']],
         'confirmed' => [['code' => 'check-label', 'line' => '1 cup broth', 'dog' => null]],
-        'measured' => ['count' => null, 'bakedGrams' => null, 'wasteGrams' => null], 'today' => '2026-05-14'];
+        'measured' => ['count' => null, 'bakedGrams' => null, 'wasteGrams' => null],
+        'today' => '2026-05-14',
+    ];
 
-    expect(schemaErrors($request, 'formulate-request'))->toBe('')->and(answerTo($request)['rations'][0]['dog'])->toBe('Quill');
+    expect(schemaErrors($request, 'formulate-request'))
+        ->toBe('')
+        ->and(answerTo($request)['rations'][0]['dog'])
+        ->toBe('Quill');
 });
 
 it('refuses with code and place', function (string $json, string $code, string $path): void {
@@ -37,8 +74,16 @@ it('refuses with code and place', function (string $json, string $code, string $
     } catch (RequestRefused $e) {
         $refused = $e;
     }
-    expect($refused)->not->toBeNull()->and($refused?->errorCode)->toBe($code)->and($refused?->path)->toBe($path)->and($refused?->getMessage())->not->toBe('')
-        ->and(schemaErrors($refused?->toArray(), 'error'))->toBe('');
+    expect($refused)
+        ->not->toBeNull()
+        ->and($refused?->errorCode)
+        ->toBe($code)
+        ->and($refused?->path)
+        ->toBe($path)
+        ->and($refused?->getMessage())
+        ->not->toBe('')
+        ->and(schemaErrors($refused?->toArray(), 'error'))
+        ->toBe('');
 })->with(function () {
     $with = static fn (string $more): string => '{"version":1,"recipe":{"text":"1 egg"},'.$more.'}';
     yield from [
@@ -78,7 +123,12 @@ it('refuses with code and place', function (string $json, string $code, string $
 /** @return list<string> findings that no further line may remove */
 function lasting(array $answer): array
 {
-    return array_values(array_filter(found($answer), static fn (string $finding): bool => preg_match('/^(never|unknown|allergen|ask-vet|check-label):/', $finding) === 1));
+    return array_values(
+        array_filter(
+            found($answer),
+            static fn (string $finding): bool => preg_match('/^(never|unknown|allergen|ask-vet|check-label):/', $finding) === 1
+        )
+    );
 }
 
 it('keeps every finding when a line is added', function (int $seed): void {
@@ -116,20 +166,38 @@ it('changes nothing but order when lines or dogs change places', function (int $
         sort($linesTwo[$text]);
         expect($linesTwo[$text])->toBe($codes);
     }
-    expect($rationsTwo)->toBe($rationsOne)->and($two['batch']['kcal']['best'])->toEqualWithDelta($one['batch']['kcal']['best'], 1e-6);
+    expect($rationsTwo)
+        ->toBe($rationsOne)
+        ->and($two['batch']['kcal']['best'])
+        ->toEqualWithDelta($one['batch']['kcal']['best'], 1e-6);
 })->with(range(1, 20));
 
 it('scales masses and energy with the amounts', function (float $k): void {
-    $text = static fn (float $k): string => implode("\n", array_map(static fn (array $row): string => ($row[0] * $k)." $row[1]", [[200, 'g oat flour'], [50, 'g egg'], [60, 'ml water'], [20, 'g honey'], [5, 'g cinnamon'], [1, 'tbsp olive oil']]));
+    $text = static fn (float $k): string => implode(
+        "\n",
+        array_map(static fn (array $row): string => $row[0] * $k." $row[1]", [
+            [200, 'g oat flour'],
+            [50, 'g egg'],
+            [60, 'ml water'],
+            [20, 'g honey'],
+            [5, 'g cinnamon'],
+            [1, 'tbsp olive oil'],
+        ])
+    );
     $cut = ['shape' => 'round', 'diameterMm' => 20, 'thicknessMm' => 6];
     $one = answer($text(1), ['dogs' => someDogs(), 'cut' => $cut]);
     $more = answer($text($k), ['dogs' => someDogs(), 'cut' => $cut]);
 
-    expect($more['batch']['doughGrams']['best'])->toEqualWithDelta($k * $one['batch']['doughGrams']['best'], 1e-6 * $k * 1000)
-        ->and($more['batch']['kcal']['best'])->toEqualWithDelta($k * $one['batch']['kcal']['best'], 1e-6 * $k * 1000)
-        ->and($more['piece']['kcal']['best'])->toEqualWithDelta($one['piece']['kcal']['best'], 1e-6)
-        ->and(array_column($more['rations'], 'ifCleared'))->toEqual(array_column($one['rations'], 'ifCleared'))
-        ->and(found($more))->toEqual(found($one));
+    expect($more['batch']['doughGrams']['best'])
+        ->toEqualWithDelta($k * $one['batch']['doughGrams']['best'], 1e-6 * $k * 1000)
+        ->and($more['batch']['kcal']['best'])
+        ->toEqualWithDelta($k * $one['batch']['kcal']['best'], 1e-6 * $k * 1000)
+        ->and($more['piece']['kcal']['best'])
+        ->toEqualWithDelta($one['piece']['kcal']['best'], 1e-6)
+        ->and(array_column($more['rations'], 'ifCleared'))
+        ->toEqual(array_column($one['rations'], 'ifCleared'))
+        ->and(found($more))
+        ->toEqual(found($one));
 })->with([0.5, 2, 3, 10]);
 
 it('never clears an unknown line, and never answers with infinity', function (string $text): void {
@@ -144,7 +212,16 @@ it('never clears an unknown line, and never answers with infinity', function (st
     foreach ($answer['rations'] as $ration) {
         expect($ration['piecesPerDay'] === null || fmod($ration['piecesPerDay'] * 4, 1) === 0.0)->toBeTrue();
     }
-})->with(['3 tbsp flurbl', '0 cups water', '1 cup water', '1e9 kg oat flour', '999999999999 cups olive oil', '1/0 cup oat flour', '0.000001 g egg', implode("\n", someLines())]);
+})->with([
+    '3 tbsp flurbl',
+    '0 cups water',
+    '1 cup water',
+    '1e9 kg oat flour',
+    '999999999999 cups olive oil',
+    '1/0 cup oat flour',
+    '0.000001 g egg',
+    implode("\n", someLines()),
+]);
 
 it('holds every ration under every limit', function (int $seed): void {
     mt_srand($seed);

@@ -47,13 +47,25 @@ function slips(array $slips, callable $check): string
 }
 
 it('stops at every slip, with its file, row and column and the nearest word', function (): void {
-    $cases = array_map(static fn (string $row): array => str_replace(["\0", '⏎'], ['|', "\n"], array_map(trim(...), explode('|', str_replace('\|', "\0", $row)))), Cases::rows('slips.txt'));
+    $cases = array_map(
+        static fn (string $row): array => str_replace(["\0", '⏎'], ['|', "\n"], array_map(trim(...), explode('|', str_replace('\|', "\0", $row)))),
+        Cases::rows('slips.txt')
+    );
     // some files at a time; a slip in what others refer to is told many times over, and what only the tables together show is told
     // when nothing else is wrong: those go alone
     $batches = [];
     foreach ($cases as $case) {
-        $isAlone = in_array($case[0], ['groups.csv', 'traits.csv', 'sources.csv', 'conditions.csv', 'medicines.csv', 'textures.csv', 'form-words.csv'], true) || preg_match('/ but | needs no exception|^no food is|a column/', $case[3]) === 1;
-        for ($n = $isAlone ? count($batches) : 0; ! $isAlone && isset($batches[$n]) && (count($batches[$n]) >= 6 || isset($batches[$n]['alone']) || isset($batches[$n][$case[0]])); $n++);
+        $isAlone =
+            in_array(
+                $case[0],
+                ['groups.csv', 'traits.csv', 'sources.csv', 'conditions.csv', 'medicines.csv', 'textures.csv', 'form-words.csv'],
+                true
+            ) || preg_match('/ but | needs no exception|^no food is|a column/', $case[3]) === 1;
+        for (
+            $n = $isAlone ? count($batches) : 0;
+            ! $isAlone && isset($batches[$n]) && (count($batches[$n]) >= 6 || isset($batches[$n]['alone']) || isset($batches[$n][$case[0]]));
+            $n++
+        );
         $batches[$n][$isAlone ? 'alone' : $case[0]] = $case;
     }
     foreach ($batches as $batch) {
@@ -67,16 +79,27 @@ it('stops at every slip, with its file, row and column and the nearest word', fu
 });
 
 it('tells every slip at once', function (): void {
-    expect(slip('heat.csv', 'drop,scoop,soft|biscuit', 'drip,scop,sift|biscuit', Columns::check(...)))->toContain('"drip"')->toContain('"scop"')->toContain('"sift"');
+    expect(slip('heat.csv', 'drop,scoop,soft|biscuit', 'drip,scop,sift|biscuit', Columns::check(...)))
+        ->toContain('"drip"')
+        ->toContain('"scop"')
+        ->toContain('"sift"');
 });
 
 it('stops at a trait that nothing asks about, and at one that no food has', function (): void {
-    expect(slip('rules.csv', 'poppy,never,0,poppy', 'poppy,never,0,honey', Columns::check(...)))->toContain('nothing asks whether a food is "poppy"')
-        ->and(slip('entries.csv', ',xylitol-sweetener,', ',poppy,', Columns::check(...)))->toContain('no food is "xylitol-sweetener"')
-        ->and(slip('groups.csv', 'carob,,carob,', "carob,,carob,\nquince,,quince,", Columns::check(...)))->toContain('no food is of the group "quince"');
+    expect(slip('rules.csv', 'poppy,never,0,poppy', 'poppy,never,0,honey', Columns::check(...)))
+        ->toContain('nothing asks whether a food is "poppy"')
+        ->and(slip('entries.csv', ',xylitol-sweetener,', ',poppy,', Columns::check(...)))
+        ->toContain('no food is "xylitol-sweetener"')
+        ->and(slip('groups.csv', 'carob,,carob,', "carob,,carob,\nquince,,quince,", Columns::check(...)))
+        ->toContain('no food is of the group "quince"');
 });
 
-it('stops at ranges out of order, at one name for two things, and at a poison without a case', function (string $file, string $there, string $slip, string $says): void {
+it('stops at ranges out of order, at one name for two things, and at a poison without a case', function (
+    string $file,
+    string $there,
+    string $slip,
+    string $says
+): void {
     $compile = static fn (string $folder): array => (new Compiler($folder, __DIR__.'/../cases/never.txt'))->compile();
     expect(slip($file, $there, $slip, $compile))->toContain($says);
 })->with([
@@ -91,8 +114,10 @@ it('stops at ranges out of order, at one name for two things, and at a poison wi
 ]);
 
 it('refuses a file with a cell too many, and one that is not there', function (): void {
-    expect(slip('bites.csv', '10,15,KITCHEN', '10,15,KITCHEN,more', Columns::check(...)))->toContain('bites.csv, row 3: 4 columns instead of 3')
-        ->and(fn () => Columns::check('/no/such/folder'))->toThrow(RuntimeException::class, 'cannot be read');
+    expect(slip('bites.csv', '10,15,KITCHEN', '10,15,KITCHEN,more', Columns::check(...)))
+        ->toContain('bites.csv, row 3: 4 columns instead of 3')
+        ->and(fn () => Columns::check('/no/such/folder'))
+        ->toThrow(RuntimeException::class, 'cannot be read');
 });
 
 it('lets only those traits be named in code that the code asks about', function (): void {

@@ -10,50 +10,74 @@ const PLAIN_MEAL = ['name' => 'plain meal', 'per100g' => ['kcal' => 350, 'protei
 /** @return array<string, mixed> */
 function dosedDog(string $who): array
 {
-    return dog('Rex', match ($who) {
-        'healthy' => [],
-        'puppy' => ['ageMonths' => 6, 'expectedAdultWeightKg' => 14],
-        'large puppy' => ['weightKg' => 20, 'ageMonths' => 6, 'expectedAdultWeightKg' => 45],
-        default => ['conditions' => [$who]],
-    });
+    return dog(
+        'Rex',
+        match ($who) {
+            'healthy' => [],
+            'puppy' => ['ageMonths' => 6, 'expectedAdultWeightKg' => 14],
+            'large puppy' => ['weightKg' => 20, 'ageMonths' => 6, 'expectedAdultWeightKg' => 45],
+            default => ['conditions' => [$who]],
+        }
+    );
 }
 
 /** @return array<string, mixed> the answer for 300 g of plain meal with so much of a food, cut in sixty */
 function dosed(string $food, float $grams, array $dog, string $code, array $more = []): array
 {
-    return answer("300 g plain meal\n".number_format($grams, 6, '.', '')." g $food", $more + [
-        'dogs' => [$dog], 'cut' => ['shape' => 'pieces', 'count' => 60], 'pantry' => [PLAIN_MEAL], 'policy' => ['garlic' => $code === 'garlic' ? 'measured' : 'avoid'],
-    ]);
+    return answer(
+        "300 g plain meal\n".number_format($grams, 6, '.', '')." g $food",
+        $more + [
+            'dogs' => [$dog],
+            'cut' => ['shape' => 'pieces', 'count' => 60],
+            'pantry' => [PLAIN_MEAL],
+            'policy' => ['garlic' => $code === 'garlic' ? 'measured' : 'avoid'],
+        ]
+    );
 }
 
 /** What the reference's figure comes to in a day for this dog. @param  array<string, mixed>  $ration @param  array<string, mixed>  $dog */
 function capOf(float $figure, string $per, array $ration, array $dog): float
 {
-    return $figure * match ($per) {
-        'treat' => $ration['treatBudgetKcal'] / 100,
-        'kcal' => $ration['treatBudgetKcal'],
-        'day' => $ration['dailyKcal']['best'] / 100,
-        'kg' => $dog['weightKg'],
-        '10kg' => $dog['weightKg'] / 10,
-    };
+    return $figure *
+        match ($per) {
+            'treat' => $ration['treatBudgetKcal'] / 100,
+            'kcal' => $ration['treatBudgetKcal'],
+            'day' => $ration['dailyKcal']['best'] / 100,
+            'kg' => $dog['weightKg'],
+            '10kg' => $dog['weightKg'] / 10,
+        };
 }
 
-it('holds a ration by the figures of the reference, and says so from a hundredth over', function (string $code, string $substance, string $figure, string $per, string $kind, string $who, string $food): void {
+it('holds a ration by the figures of the reference, and says so from a hundredth over', function (
+    string $code,
+    string $substance,
+    string $figure,
+    string $per,
+    string $kind,
+    string $who,
+    string $food
+): void {
     $dog = dosedDog($who);
     $hundred = dosed($food, 100, $dog, $code);
     $batchKcal = $hundred['batch']['kcal']['best'];
-    $aGram = ($hundred['piece']['nutrients'][$substance] ?? 0.0) * 60 / 100;
+    $aGram = (($hundred['piece']['nutrients'][$substance] ?? 0.0) * 60) / 100;
     $kcalAGram = ($batchKcal - 1050) / 100;
     $ration = $hundred['rations'][0];
     $budget = $ration['treatBudgetKcal'];
     $cap = capOf((float) $figure, $per, $ration, $dog);
     expect($aGram)->toBeGreaterThan(0.0);
     if ($kind === 'limit') {
-        expect(array_column($ration['limits'], 'piecesPerDay', 'code')[$code] ?? null)->toEqualWithDelta($cap / ($aGram * 100 / 60), 1e-6 * $cap / $aGram);
+        expect(array_column($ration['limits'], 'piecesPerDay', 'code')[$code] ?? null)->toEqualWithDelta(
+            $cap / (($aGram * 100) / 60),
+            (1e-6 * $cap) / $aGram
+        );
     }
     // so much of the food that the whole budget brings this share of the cap
-    $bringing = static fn (float $share): float => 1050 * $cap * $share / ($aGram * $budget - $cap * $share * $kcalAGram);
-    $levels = static fn (float $share): array => array_column(array_filter(dosed($food, $bringing($share), $dog, $code)['lines'][1]['findings'], static fn (array $one): bool => $one['code'] === $code), 'level');
+    $bringing = static fn (float $share): float => (1050 * $cap * $share) / ($aGram * $budget - $cap * $share * $kcalAGram);
+    $levels = static fn (float $share): array => array_column(
+        array_filter(dosed($food, $bringing($share), $dog, $code)['lines'][1]['findings'], static fn (array $one): bool => $one['code'] === $code),
+        'level'
+    );
     expect($bringing(1.01))->toBeGreaterThan(0.0)->and($levels(1.01))->toContain($kind)->and($levels(0.99))->not->toContain($kind);
 })->with(fn (): array => Cases::cells('doses.txt'));
 
@@ -62,7 +86,7 @@ it('counts a ration by the strictest row of its dog', function (string $conditio
     $answer = dosed($food, 20, $dog, $code);
     $limit = array_column($answer['rations'][0]['limits'], 'piecesPerDay', 'code')[$code];
     $piece = $answer['piece']['nutrients'][['sodium' => 'sodiumMg', 'fat' => 'fatG'][$code]];
-    expect($limit)->toEqualWithDelta($figure * $answer['rations'][0]['treatBudgetKcal'] / 100 / $piece, 1e-6 * $limit);
+    expect($limit)->toEqualWithDelta(($figure * $answer['rations'][0]['treatBudgetKcal']) / 100 / $piece, 1e-6 * $limit);
 })->with([
     ['heart+heart-advanced', 'sodium', 60, 'salt'],
     ['heart-advanced+kidney', 'sodium', 60, 'salt'],
@@ -73,10 +97,17 @@ it('counts a ration by the strictest row of its dog', function (string $conditio
 ]);
 
 it('takes off what the dog had today, to the last part', function (string $key, string $code, string $food, float $grams, float $had): void {
-    $limits = static fn (array $already): array => array_column(dosed($food, $grams, dog('Rex', ['alreadyToday' => (object) $already]), $code)['rations'][0]['limits'], 'piecesPerDay', 'code');
+    $limits = static fn (array $already): array => array_column(
+        dosed($food, $grams, dog('Rex', ['alreadyToday' => (object) $already]), $code)['rations'][0]['limits'],
+        'piecesPerDay',
+        'code'
+    );
     $answer = dosed($food, $grams, dog(), $code);
     $piece = $code === 'budget' ? $answer['piece']['kcal']['best'] : $answer['piece']['nutrients'][$key === 'vitaminAUg' ? 'retinolUg' : $key];
-    expect($limits([$key => $had])[$code])->toEqualWithDelta($limits([])[$code] - $had / $piece, 1e-6)->and($limits([$key => 1e6])[$code])->toBe(0.0);
+    expect($limits([$key => $had])[$code])
+        ->toEqualWithDelta($limits([])[$code] - $had / $piece, 1e-6)
+        ->and($limits([$key => 1e6])[$code])
+        ->toBe(0.0);
 })->with([
     ['kcal', 'budget', 'parsley', 1.0, 10.0],
     ['sodiumMg', 'sodium', 'salt', 2.0, 40.0],
@@ -94,17 +125,32 @@ it('takes off what the dog had today, to the last part', function (string $key, 
 it('names in the finding what it comes to in this dog\'s full ration', function (): void {
     $answer = answer("300 g oat flour\n150 g water\n8 g salt", ['dogs' => [dog('Ada')], 'cut' => ['shape' => 'pieces', 'count' => 60]]);
     $finding = array_values(array_filter($answer['lines'][2]['findings'], static fn (array $one): bool => $one['code'] === 'sodium'))[0];
-    expect($finding['level'])->toBe('limit')->and($finding['dog'])->toBe('Ada')->and($finding['figure'])->toContain('Ada')->toContain('200')->and($finding['message'])->toMatch('/Sodium is \d+ mg/');
+    expect($finding['level'])
+        ->toBe('limit')
+        ->and($finding['dog'])
+        ->toBe('Ada')
+        ->and($finding['figure'])
+        ->toContain('Ada')
+        ->toContain('200')
+        ->and($finding['message'])
+        ->toMatch('/Sodium is \d+ mg/');
 });
 
 it('stands a dose on the lines that bring a fifth of it, and always on the largest', function (): void {
-    $has = static fn (string $text): array => array_map(static fn (array $line): bool => in_array('sodium', array_column($line['findings'], 'code'), true), answer($text, ['dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 60], 'pantry' => [PLAIN_MEAL]])['lines']);
-    expect($has("300 g plain meal\n3 g salt\n2.5 g salt\n100 g plain meal"))->toBe([false, true, true, false])
+    $has = static fn (string $text): array => array_map(
+        static fn (array $line): bool => in_array('sodium', array_column($line['findings'], 'code'), true),
+        answer($text, ['dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 60], 'pantry' => [PLAIN_MEAL]])['lines']
+    );
+    expect($has("300 g plain meal\n3 g salt\n2.5 g salt\n100 g plain meal"))
+        ->toBe([false, true, true, false])
         // 19 and 21 hundredths of the salt
-        ->and($has("300 g plain meal\n0.95 g salt\n4.05 g salt"))->toBe([false, false, true])
-        ->and($has("300 g plain meal\n1.05 g salt\n3.95 g salt"))->toBe([false, true, true])
+        ->and($has("300 g plain meal\n0.95 g salt\n4.05 g salt"))
+        ->toBe([false, false, true])
+        ->and($has("300 g plain meal\n1.05 g salt\n3.95 g salt"))
+        ->toBe([false, true, true])
         // seven equal lines: none brings a fifth, each is the largest
-        ->and($has("300 g plain meal\n".implode("\n", array_fill(0, 7, '1 g salt'))))->toBe([false, ...array_fill(0, 7, true)]);
+        ->and($has("300 g plain meal\n".implode("\n", array_fill(0, 7, '1 g salt'))))
+        ->toBe([false, ...array_fill(0, 7, true)]);
 });
 
 it('holds of a gram what the reference says', function (string $food, string $substance, string $low, string $best, string $high): void {

@@ -21,27 +21,75 @@ use MildBowl\Core\Tests\Support\Cases;
 /** @return array<string, mixed> a request in which every place of edges.txt stands */
 function wholeRequest(string $command): array
 {
-    $dog = ['name' => 'Rex', 'breed' => 'x', 'weightKg' => 10, 'expectedAdultWeightKg' => 12, 'ageMonths' => 40, 'bodyCondition' => 5, 'foodKcalPer100g' => 350, 'budgetPercent' => 9, 'allergies' => ['beef'], 'allowList' => ['oat'], 'newIngredients' => ['egg'],
-        'conditions' => ['anaemia'], 'medicines' => ['bromide'], 'alreadyToday' => ['kcal' => 1]];
+    $dog = [
+        'name' => 'Rex',
+        'breed' => 'x',
+        'weightKg' => 10,
+        'expectedAdultWeightKg' => 12,
+        'ageMonths' => 40,
+        'bodyCondition' => 5,
+        'foodKcalPer100g' => 350,
+        'budgetPercent' => 9,
+        'allergies' => ['beef'],
+        'allowList' => ['oat'],
+        'newIngredients' => ['egg'],
+        'conditions' => ['anaemia'],
+        'medicines' => ['bromide'],
+        'alreadyToday' => ['kcal' => 1],
+    ];
     $recipe = ['title' => 'x', 'text' => "200 g oat flour\n100 g water", 'steps' => 'Mix.'];
 
-    return ['version' => 1] + match ($command) {
-        'formulate' => [
-            'recipe' => $recipe, 'today' => '2026-05-14', 'dogs' => [$dog], 'labels' => [['name' => 'x', 'ingredients' => 'oats']], 'confirmed' => [['code' => 'x', 'line' => 'x', 'dog' => 'Rex']], 'names' => [['words' => 'lock dust', 'ingredient' => 'oat-flour']],
-            'pantry' => [['name' => 'quay meal', 'names' => ['meal of the quay'], 'groups' => ['oat'], 'gramsPerCup' => 100, 'gramsEach' => 10, 'ingredients' => 'oats', 'per100g' => ['kcal' => 350]]], 'measured' => ['count' => 20, 'bakedGrams' => 200, 'wasteGrams' => 1],
-            'tray' => ['widthMm' => 300, 'lengthMm' => 400, 'gapMm' => 10, 'atOnce' => 2], 'oven' => ['celsius' => 170, 'fahrenheit' => 340], 'portions' => [['name' => 'x', 'share' => 0.5, 'dogs' => ['Rex']]], 'prices' => [['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 3]],
-            'policy' => ['budgetPercent' => 8], 'cut' => ['shape' => 'round', 'diameterMm' => 20, 'thicknessMm' => 6],
-        ],
-        'size' => ['recipe' => $recipe, 'dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'cut' => ['shape' => 'round'], 'days' => 7, 'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 2]]],
-        'scale' => ['recipe' => $recipe, 'by' => ['factor' => 2]],
-        'occasion' => ['recipe' => $recipe, 'dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'occasion' => ['dog' => 'Rex', 'pieces' => 1]],
-        'week' => ['dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'treats' => [['name' => 'x', 'share' => 1, 'recipe' => $recipe]]],
-        'rescue' => ['recipe' => $recipe, 'dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'dislikes' => ['Rex' => ['fennel']], 'atHand' => ['egg'], 'swaps' => [['out' => 'raisin', 'in' => 'pear', 'ratio' => 1, 'note' => 'x']], 'goals' => ['egg-free']],
-        'swaps' => ['recipe' => $recipe, 'dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'line' => 0, 'jobs' => ['bulk']],
-        'raid' => ['dog' => ['name' => 'Rex', 'weightKg' => 10], 'food' => '1 egg', 'when' => 'now'],
-        'profile' => ['dog' => ['name' => 'Rex', 'weightKg' => 10], 'meals' => 2, 'weighings' => [['ageMonths' => 3, 'kg' => 4]]],
-        'label' => ['name' => 'x', 'ingredients' => 'oats'],
-    };
+    return ['version' => 1] +
+        match ($command) {
+            'formulate' => [
+                'recipe' => $recipe,
+                'today' => '2026-05-14',
+                'dogs' => [$dog],
+                'labels' => [['name' => 'x', 'ingredients' => 'oats']],
+                'confirmed' => [['code' => 'x', 'line' => 'x', 'dog' => 'Rex']],
+                'names' => [['words' => 'lock dust', 'ingredient' => 'oat-flour']],
+                'pantry' => [
+                    [
+                        'name' => 'quay meal',
+                        'names' => ['meal of the quay'],
+                        'groups' => ['oat'],
+                        'gramsPerCup' => 100,
+                        'gramsEach' => 10,
+                        'ingredients' => 'oats',
+                        'per100g' => ['kcal' => 350],
+                    ],
+                ],
+                'measured' => ['count' => 20, 'bakedGrams' => 200, 'wasteGrams' => 1],
+                'tray' => ['widthMm' => 300, 'lengthMm' => 400, 'gapMm' => 10, 'atOnce' => 2],
+                'oven' => ['celsius' => 170, 'fahrenheit' => 340],
+                'portions' => [['name' => 'x', 'share' => 0.5, 'dogs' => ['Rex']]],
+                'prices' => [['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 3]],
+                'policy' => ['budgetPercent' => 8],
+                'cut' => ['shape' => 'round', 'diameterMm' => 20, 'thicknessMm' => 6],
+            ],
+            'size' => [
+                'recipe' => $recipe,
+                'dogs' => [['name' => 'Rex', 'weightKg' => 10]],
+                'cut' => ['shape' => 'round'],
+                'days' => 7,
+                'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 2]],
+            ],
+            'scale' => ['recipe' => $recipe, 'by' => ['factor' => 2]],
+            'occasion' => ['recipe' => $recipe, 'dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'occasion' => ['dog' => 'Rex', 'pieces' => 1]],
+            'week' => ['dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'treats' => [['name' => 'x', 'share' => 1, 'recipe' => $recipe]]],
+            'rescue' => [
+                'recipe' => $recipe,
+                'dogs' => [['name' => 'Rex', 'weightKg' => 10]],
+                'dislikes' => ['Rex' => ['fennel']],
+                'atHand' => ['egg'],
+                'swaps' => [['out' => 'raisin', 'in' => 'pear', 'ratio' => 1, 'note' => 'x']],
+                'goals' => ['egg-free'],
+            ],
+            'swaps' => ['recipe' => $recipe, 'dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'line' => 0, 'jobs' => ['bulk']],
+            'raid' => ['dog' => ['name' => 'Rex', 'weightKg' => 10], 'food' => '1 egg', 'when' => 'now'],
+            'profile' => ['dog' => ['name' => 'Rex', 'weightKg' => 10], 'meals' => 2, 'weighings' => [['ageMonths' => 3, 'kg' => 4]]],
+            'label' => ['name' => 'x', 'ingredients' => 'oats'],
+        };
 }
 
 /** The refusal of a request with another value at one place; null when it is answered. */
@@ -57,9 +105,17 @@ function refusedAt(string $command, string $place, mixed $value): ?RequestRefuse
     $json = json_encode($request, JSON_THROW_ON_ERROR);
     try {
         match ($command) {
-            'formulate' => Formulate::answer(Request::fromJson($json)), 'size' => SizeQuestion::answer(Node::decode($json)), 'scale' => ScaleQuestion::answer(Node::decode($json)), 'occasion' => OccasionQuestion::answer(Node::decode($json)),
-            'week' => WeekQuestion::answer(Node::decode($json)), 'rescue' => RescueQuestion::answer(Node::decode($json)), 'swaps' => SwapsQuestion::answer(Node::decode($json)), 'raid' => RaidQuestion::answer(Node::decode($json)),
-            'profile' => ProfileQuestion::answer(Node::decode($json)), 'label' => LabelQuestion::answer(Node::decode($json)), 'read' => ReadQuestion::answer(Node::decode($json)),
+            'formulate' => Formulate::answer(Request::fromJson($json)),
+            'size' => SizeQuestion::answer(Node::decode($json)),
+            'scale' => ScaleQuestion::answer(Node::decode($json)),
+            'occasion' => OccasionQuestion::answer(Node::decode($json)),
+            'week' => WeekQuestion::answer(Node::decode($json)),
+            'rescue' => RescueQuestion::answer(Node::decode($json)),
+            'swaps' => SwapsQuestion::answer(Node::decode($json)),
+            'raid' => RaidQuestion::answer(Node::decode($json)),
+            'profile' => ProfileQuestion::answer(Node::decode($json)),
+            'label' => LabelQuestion::answer(Node::decode($json)),
+            'read' => ReadQuestion::answer(Node::decode($json)),
         };
     } catch (RequestRefused $refused) {
         return $refused;
@@ -77,19 +133,30 @@ function listOf(string $command, string $place, int $count): array
     }
     $item = $request[0];
 
-    return $count === 0 ? [] : array_map(static fn (int $n): mixed => match (true) {
-        $n === 0 => $item,
-        $place === '/dogs' => ['name' => "Dog $n"],
-        $place === '/names' => ['words' => "lock dust $n"] + $item,
-        $place === '/pantry' => ['name' => "quay meal $n"],
-        $place === '/pantry/0/names' => "meal of the quay $n",
-        $place === '/portions' => ['name' => "x $n"],
-        // the same wish or swap twice is another matter
-        default => $item,
-    }, range(0, $count - 1));
+    return $count === 0
+        ? []
+        : array_map(
+            static fn (int $n): mixed => match (true) {
+                $n === 0 => $item,
+                $place === '/dogs' => ['name' => "Dog $n"],
+                $place === '/names' => ['words' => "lock dust $n"] + $item,
+                $place === '/pantry' => ['name' => "quay meal $n"],
+                $place === '/pantry/0/names' => "meal of the quay $n",
+                $place === '/portions' => ['name' => "x $n"],
+                // the same wish or swap twice is another matter
+                default => $item,
+            },
+            range(0, $count - 1)
+        );
 }
 
-it('takes what is at the end, and refuses what is beyond at its place', function (string $command, string $place, string $kind, string $least, string $most): void {
+it('takes what is at the end, and refuses what is beyond at its place', function (
+    string $command,
+    string $place,
+    string $kind,
+    string $least,
+    string $most
+): void {
     [$low, $high] = [(float) $least, (float) $most];
     $taken = static fn (mixed $value): bool => ($refused = refusedAt($command, $place, $value)) === null || ! str_starts_with($refused->path, $place);
     $refused = static function (mixed $value, string ...$codes) use ($command, $place): void {
@@ -97,7 +164,13 @@ it('takes what is at the end, and refuses what is beyond at its place', function
         expect($refused?->path)->toBe($place)->and($refused?->errorCode)->toBeIn($codes)->and($refused?->getMessage())->not->toBe('');
     };
     if ($kind === 'text') {
-        $text = static fn (int $length): string => $place === '/today' ? str_pad('2026-05-14', $length, '0') : ($length === 0 ? '' : ($place === '/recipe/text' ? str_pad('1 egg', $length) : str_repeat('x', $length)));
+        $text = static fn (int $length): string => $place === '/today'
+            ? str_pad('2026-05-14', $length, '0')
+            : ($length === 0
+                ? ''
+                : ($place === '/recipe/text'
+                    ? str_pad('1 egg', $length)
+                    : str_repeat('x', $length)));
         expect($taken($text((int) $high)))->toBeTrue();
         $refused($text((int) $high + 1), 'too-long');
         $low === 0.0 ? expect($taken(''))->toBeTrue() : $refused($place === '/today' ? '2026-05-1' : ' ', 'out-of-range');
@@ -110,7 +183,10 @@ it('takes what is at the end, and refuses what is beyond at its place', function
         $refused('x', 'wrong-type');
     } else {
         $step = $kind === 'whole' ? 1 : 0.01;
-        expect($taken($kind === 'whole' ? (int) $high : $high))->toBeTrue()->and($taken($kind === 'whole' ? (int) $low : ($kind === 'over' ? $low + 0.01 : $low)))->toBeTrue();
+        expect($taken($kind === 'whole' ? (int) $high : $high))
+            ->toBeTrue()
+            ->and($taken($kind === 'whole' ? (int) $low : ($kind === 'over' ? $low + 0.01 : $low)))
+            ->toBeTrue();
         $refused($kind === 'whole' ? (int) $high + 1 : $high * 1.01, 'out-of-range');
         $refused($kind === 'whole' ? (int) $low - 1 : ($kind === 'over' ? $low : ($low > 0 ? $low * 0.99 : -0.01)), 'out-of-range');
         $refused('x', 'wrong-type');
@@ -119,21 +195,61 @@ it('takes what is at the end, and refuses what is beyond at its place', function
 })->with(fn (): array => Cases::cells('edges.txt'));
 
 it('takes the lines of a text up to 200, and each size of a cut up to its end', function (): void {
-    expect(refusedAt('formulate', '/recipe/text', str_repeat("1 egg\n", 200)))->toBeNull()->and(refusedAt('formulate', '/recipe/text', str_repeat("1 egg\n", 201))?->errorCode)->toBe('too-long')
-        ->and(refusedAt('formulate', '/recipe/steps', str_repeat("Mix it.\n", 200)))->toBeNull()->and(refusedAt('formulate', '/recipe/steps', str_repeat("Mix it.\n", 201))?->path)->toBe('/recipe/steps');
+    expect(refusedAt('formulate', '/recipe/text', str_repeat("1 egg\n", 200)))
+        ->toBeNull()
+        ->and(refusedAt('formulate', '/recipe/text', str_repeat("1 egg\n", 201))?->errorCode)
+        ->toBe('too-long')
+        ->and(refusedAt('formulate', '/recipe/steps', str_repeat("Mix it.\n", 200)))
+        ->toBeNull()
+        ->and(refusedAt('formulate', '/recipe/steps', str_repeat("Mix it.\n", 201))?->path)
+        ->toBe('/recipe/steps');
     $cut = static fn (array $cut): ?string => refusedAt('formulate', '/cut', $cut)?->path;
-    foreach ([['scoop', 'ml', 5000, []], ['mould', 'cavityMl', 5000, ['cavities' => 3]], ['area', 'areaMm2', 1000000, ['thicknessMm' => 5]], ['log', 'sliceMm', 2000, ['diameterMm' => 9]], ['square', 'sideMm', 2000, ['thicknessMm' => 5]], ['ball', 'diameterMm', 2000, []]] as [$shape, $key, $most, $more]) {
-        expect($cut(['shape' => $shape, $key => $most] + $more))->toBeNull()->and($cut(['shape' => $shape, $key => $most * 1.01] + $more))->toBe("/cut/$key")->and($cut(['shape' => $shape, $key => 0] + $more))->toBe("/cut/$key");
+    foreach (
+        [
+            ['scoop', 'ml', 5000, []],
+            ['mould', 'cavityMl', 5000, ['cavities' => 3]],
+            ['area', 'areaMm2', 1000000, ['thicknessMm' => 5]],
+            ['log', 'sliceMm', 2000, ['diameterMm' => 9]],
+            ['square', 'sideMm', 2000, ['thicknessMm' => 5]],
+            ['ball', 'diameterMm', 2000, []],
+        ] as [$shape, $key, $most, $more]
+    ) {
+        expect($cut(['shape' => $shape, $key => $most] + $more))
+            ->toBeNull()
+            ->and($cut(['shape' => $shape, $key => $most * 1.01] + $more))
+            ->toBe("/cut/$key")
+            ->and($cut(['shape' => $shape, $key => 0] + $more))
+            ->toBe("/cut/$key");
     }
-    foreach ([['pieces', 'count', []], ['slices', 'count', []], ['mould', 'cavities', ['cavityMl' => 9]], ['grid', 'columns', ['sheetWidthMm' => 99, 'sheetLengthMm' => 99, 'depthMm' => 9, 'rows' => 2]], ['grid', 'rows', ['sheetWidthMm' => 99, 'sheetLengthMm' => 99, 'depthMm' => 9, 'columns' => 2]]] as [$shape, $key, $more]) {
-        expect($cut(['shape' => $shape, $key => 10000] + $more))->toBeNull()->and($cut(['shape' => $shape, $key => 10001] + $more))->toBe("/cut/$key")->and($cut(['shape' => $shape, $key => 0] + $more))->toBe("/cut/$key")->and($cut(['shape' => $shape, $key => 1] + $more))->toBeNull()->and($cut(['shape' => $shape, $key => 2.5] + $more))->toBe("/cut/$key");
+    foreach (
+        [
+            ['pieces', 'count', []],
+            ['slices', 'count', []],
+            ['mould', 'cavities', ['cavityMl' => 9]],
+            ['grid', 'columns', ['sheetWidthMm' => 99, 'sheetLengthMm' => 99, 'depthMm' => 9, 'rows' => 2]],
+            ['grid', 'rows', ['sheetWidthMm' => 99, 'sheetLengthMm' => 99, 'depthMm' => 9, 'columns' => 2]],
+        ] as [$shape, $key, $more]
+    ) {
+        expect($cut(['shape' => $shape, $key => 10000] + $more))
+            ->toBeNull()
+            ->and($cut(['shape' => $shape, $key => 10001] + $more))
+            ->toBe("/cut/$key")
+            ->and($cut(['shape' => $shape, $key => 0] + $more))
+            ->toBe("/cut/$key")
+            ->and($cut(['shape' => $shape, $key => 1] + $more))
+            ->toBeNull()
+            ->and($cut(['shape' => $shape, $key => 2.5] + $more))
+            ->toBe("/cut/$key");
     }
 });
 
 it('scales by anything up to its end', function (string $way, mixed $most, mixed $beyond, string $place): void {
     // at the end it may still be refused, for another reason and in other words
     $beyond = refusedAt('scale', '/by', [$way => $beyond]);
-    expect($beyond?->path)->toBe($place)->and(refusedAt('scale', '/by', [$way => $most])?->getMessage())->not->toBe($beyond?->getMessage());
+    expect($beyond?->path)
+        ->toBe($place)
+        ->and(refusedAt('scale', '/by', [$way => $most])?->getMessage())
+        ->not->toBe($beyond?->getMessage());
 })->with([
     ['pieces', 100000, 100001, '/by/pieces'],
     ['pieces', 1, 0, '/by/pieces'],

@@ -29,21 +29,27 @@ it('gives the worked examples of the reference to half a percent', function (arr
 it('gives resting energy and ideal weight', function (): void {
     $ration = rationOf(['weightKg' => 36, 'bodyCondition' => 7]);
 
-    expect(rationOf([])['restingKcal'])->toEqualWithDelta(394, 0.5)->and($ration['idealWeightKg'])->toEqualWithDelta(30, 1e-9)
-        ->and($ration['treatBudgetKcal'])->toEqualWithDelta(70 * 30 ** 0.75 * 1.6 / 10, 0.1)
-        ->and($ration['dailyKcal']['best'])->toEqualWithDelta(70 * 36 ** 0.75 * 1.6, 0.1);
+    expect(rationOf([])['restingKcal'])
+        ->toEqualWithDelta(394, 0.5)
+        ->and($ration['idealWeightKg'])
+        ->toEqualWithDelta(30, 1e-9)
+        ->and($ration['treatBudgetKcal'])
+        ->toEqualWithDelta((70 * 30 ** 0.75 * 1.6) / 10, 0.1)
+        ->and($ration['dailyKcal']['best'])
+        ->toEqualWithDelta(70 * 36 ** 0.75 * 1.6, 0.1);
 });
 
 it('halves the budget for growth, a plan or a condition, and never raises it', function (array $dog, array $policy, float $percent): void {
     $ration = rationOf($dog, $policy);
-    expect($ration['treatBudgetKcal'] / $ration['dailyKcal']['best'] * 100)->toEqualWithDelta($percent, 1e-6);
+    expect(($ration['treatBudgetKcal'] / $ration['dailyKcal']['best']) * 100)->toEqualWithDelta($percent, 1e-6);
 })->with([
     [[], [], 10],
     [['ageMonths' => 6], [], 5],
     [['conditions' => ['heart']], [], 5],
     [['allergies' => ['beef']], [], 10],
     [['conditions' => ['weight-loss']], [], 5],
-    [[], ['budgetPercent' => 4], 4], [['conditions' => ['heart']], ['budgetPercent' => 8], 5],
+    [[], ['budgetPercent' => 4], 4],
+    [['conditions' => ['heart']], ['budgetPercent' => 8], 5],
 ]);
 
 it('takes life stage from age and grown weight', function (array $dog, string $stage): void {
@@ -68,9 +74,20 @@ it('gives no number to a pregnant dog, no treats under 8 weeks, and no ration wi
     $young = rationOf(['ageMonths' => 1.5, 'weightKg' => 2]);
     $unweighed = answer('100 g oat flour', ['dogs' => [['name' => 'Rex']]]);
 
-    expect($pregnant['dailyKcal'])->toBeNull()->and($pregnant['treatBudgetKcal'])->toBeNull()->and($pregnant['piecesPerDay'])->toEqual(0)
-        ->and($young['ifCleared'])->toEqual(0)->and(array_column($young['limits'], 'code'))->toContain('age')
-        ->and($unweighed['rations'][0]['piecesPerDay'])->toEqual(0)->and(array_column($unweighed['assumptions'], 'code'))->toContain('weight-missing');
+    expect($pregnant['dailyKcal'])
+        ->toBeNull()
+        ->and($pregnant['treatBudgetKcal'])
+        ->toBeNull()
+        ->and($pregnant['piecesPerDay'])
+        ->toEqual(0)
+        ->and($young['ifCleared'])
+        ->toEqual(0)
+        ->and(array_column($young['limits'], 'code'))
+        ->toContain('age')
+        ->and($unweighed['rations'][0]['piecesPerDay'])
+        ->toEqual(0)
+        ->and(array_column($unweighed['assumptions'], 'code'))
+        ->toContain('weight-missing');
 });
 
 it('takes what was given today off the budget', function (): void {
@@ -86,22 +103,27 @@ it('ramps a new food to a quarter', function (): void {
     $known = answer($text, ['dogs' => [dog()]])['rations'][0];
     $new = answer($text, ['dogs' => [dog('Rex', ['newIngredients' => ['oat-flour']])]])['rations'][0];
 
-    expect($new['heldBy'])->toBe('new-ingredient')->and($new['piecesPerDay'])->toBeLessThanOrEqual($known['piecesPerDay'] / 4);
+    expect($new['heldBy'])
+        ->toBe('new-ingredient')
+        ->and($new['piecesPerDay'])
+        ->toBeLessThanOrEqual($known['piecesPerDay'] / 4);
 });
 
 it('holds each dose at its cap', function (string $code, string $text, array $dog, float $capADay, string $nutrient): void {
     $answer = answer($text, ['dogs' => [dog('Rex', $dog)], 'cut' => ['shape' => 'pieces', 'count' => 100]]);
     $limits = array_column($answer['rations'][0]['limits'], 'piecesPerDay', 'code');
 
-    expect($limits)->toHaveKey($code)
-        ->and($limits[$code] * $answer['piece']['nutrients'][$nutrient])->toEqualWithDelta($capADay, 0.01 * $capADay);
+    expect($limits)
+        ->toHaveKey($code)
+        ->and($limits[$code] * $answer['piece']['nutrients'][$nutrient])
+        ->toEqualWithDelta($capADay, 0.01 * $capADay);
 })->with([
     // budgets of the 10 kg neutered adult: 630 kcal a day, 63.0 of treats; with a condition 31.5
-    'sodium' => ['sodium', "2 cups oat flour\n1/2 tsp salt", [], 200 * 62.98 / 100, 'sodiumMg'],
-    'sodium, heart' => ['sodium', "2 cups oat flour\n1/2 tsp salt", ['conditions' => ['heart']], 80 * 31.49 / 100, 'sodiumMg'],
-    'sodium, advanced' => ['sodium', "2 cups oat flour\n1/2 tsp salt", ['conditions' => ['heart-advanced']], 60 * 31.49 / 100, 'sodiumMg'],
-    'fat' => ['fat', "1 cup oat flour\n1/2 cup olive oil", [], 8 * 62.98 / 100, 'fatG'],
-    'fat, pancreatitis' => ['fat', "1 cup oat flour\n1 tbsp olive oil", ['conditions' => ['pancreatitis']], 2.5 * 31.49 / 100, 'fatG'],
+    'sodium' => ['sodium', "2 cups oat flour\n1/2 tsp salt", [], (200 * 62.98) / 100, 'sodiumMg'],
+    'sodium, heart' => ['sodium', "2 cups oat flour\n1/2 tsp salt", ['conditions' => ['heart']], (80 * 31.49) / 100, 'sodiumMg'],
+    'sodium, advanced' => ['sodium', "2 cups oat flour\n1/2 tsp salt", ['conditions' => ['heart-advanced']], (60 * 31.49) / 100, 'sodiumMg'],
+    'fat' => ['fat', "1 cup oat flour\n1/2 cup olive oil", [], (8 * 62.98) / 100, 'fatG'],
+    'fat, pancreatitis' => ['fat', "1 cup oat flour\n1 tbsp olive oil", ['conditions' => ['pancreatitis']], (2.5 * 31.49) / 100, 'fatG'],
     'added sugar' => ['added-sugar', "1 cup oat flour\n1/4 cup honey", [], 6.298, 'addedSugarG'],
     'coumarin' => ['coumarin', "1 cup oat flour\n1 tbsp cinnamon", [], 1.0, 'coumarinMg'],
     'vitamin A' => ['vitamin-a', "1 cup oat flour\n200 g beef liver", [], 375 * 6.298, 'retinolUg'],

@@ -13,7 +13,14 @@ use MildBowl\Core\Swaps\RescueQuestion;
  */
 function rescued(string $text, array $more): array
 {
-    return RescueQuestion::answer(Node::decode(json_encode($more + ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 100]], JSON_THROW_ON_ERROR)));
+    return RescueQuestion::answer(
+        Node::decode(
+            json_encode(
+                $more + ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 100]],
+                JSON_THROW_ON_ERROR
+            )
+        )
+    );
 }
 
 const PLAIN_LOAF = "1 cup whole wheat flour\n1 cup oat flour\n1 large egg\n1/2 cup plain yogurt\n2 tbsp olive oil\n1/4 cup water";
@@ -23,15 +30,13 @@ it('keeps out what a goal names, in every answer', function (string $goal, strin
     expect($answer['rescues'])->not->toBe([]);
     foreach ($answer['rescues'] as $rescue) {
         foreach (answer($rescue['recipeText'])['lines'] as $line) {
-            expect($line['ingredient'])->not->toBeNull()->and(Catalogue::get($line['ingredient'])->isCoveredBy($group))->toBeFalse("{$rescue['recipeText']} is not $goal");
+            expect($line['ingredient'])
+                ->not->toBeNull()
+                ->and(Catalogue::get($line['ingredient'])->isCoveredBy($group))
+                ->toBeFalse("{$rescue['recipeText']} is not $goal");
         }
     }
-})->with([
-    ['gluten-free', 'gluten'],
-    ['grain-free', 'grain'],
-    ['egg-free', 'egg'],
-    ['dairy-free', 'dairy'],
-]);
+})->with([['gluten-free', 'gluten'], ['grain-free', 'grain'], ['egg-free', 'egg'], ['dairy-free', 'dairy']]);
 
 it('reaches a goal that is a figure', function (string $goal, callable $holds): void {
     $before = answer(PLAIN_LOAF, ['cut' => ['shape' => 'pieces', 'count' => 100]]);
@@ -41,9 +46,19 @@ it('reaches a goal that is a figure', function (string $goal, callable $holds): 
         expect($holds($before, answer($rescue['recipeText'], ['cut' => ['shape' => 'pieces', 'count' => 100]])))->toBeTrue($rescue['recipeText']);
     }
 })->with([
-    'low fat' => ['low-fat', fn (array $before, array $after): bool => 100 * $after['piece']['nutrients']['fatG'] / $after['piece']['kcal']['best'] <= 2.55],
-    'low sodium' => ['low-sodium', fn (array $before, array $after): bool => 100 * $after['piece']['nutrients']['sodiumMg'] / $after['piece']['kcal']['best'] <= 81.0],
-    'a tenth fewer calories' => ['fewer-calories:10', fn (array $before, array $after): bool => $after['batch']['kcal']['best'] / $after['batch']['doughGrams']['best'] <= 0.905 * $before['batch']['kcal']['best'] / $before['batch']['doughGrams']['best']],
+    'low fat' => [
+        'low-fat',
+        fn (array $before, array $after): bool => (100 * $after['piece']['nutrients']['fatG']) / $after['piece']['kcal']['best'] <= 2.55,
+    ],
+    'low sodium' => [
+        'low-sodium',
+        fn (array $before, array $after): bool => (100 * $after['piece']['nutrients']['sodiumMg']) / $after['piece']['kcal']['best'] <= 81.0,
+    ],
+    'a tenth fewer calories' => [
+        'fewer-calories:10',
+        fn (array $before, array $after): bool => $after['batch']['kcal']['best'] / $after['batch']['doughGrams']['best'] <=
+            (0.905 * $before['batch']['kcal']['best']) / $before['batch']['doughGrams']['best'],
+    ],
 ]);
 
 it('leaves one animal in a recipe that is to have one', function (): void {
@@ -70,7 +85,9 @@ it('brings nothing new to a dog that is to have nothing new, and only what an al
     $listed = [dog('Tuppence', ['allowList' => ['rabbit', 'parsnip', 'sorghum-flour', 'water', 'egg', 'olive-oil']])];
     foreach (rescued(PLAIN_LOAF, ['dogs' => $listed, 'goals' => ['allow-list']])['rescues'] as $rescue) {
         foreach (answer($rescue['recipeText'])['lines'] as $line) {
-            expect(in_array($line['ingredient'], ['rabbit', 'parsnip', 'sorghum-flour', 'water', 'egg', 'olive-oil'], true))->toBeTrue($rescue['recipeText']);
+            expect(in_array($line['ingredient'], ['rabbit', 'parsnip', 'sorghum-flour', 'water', 'egg', 'olive-oil'], true))->toBeTrue(
+                $rescue['recipeText']
+            );
         }
     }
 });
@@ -82,11 +99,16 @@ it('uses what is at hand where it can, and what a dog likes', function (): void 
     expect(rescued($text, ['dogs' => $dogs])['rescues'][0]['recipeText'])->toContain('barley flour');
     foreach (['millet-flour' => 'millet', 'buckwheat-flour' => 'buckwheat', 'brown-rice-flour' => 'brown rice'] as $atHand => $word) {
         $rescue = rescued($text, ['dogs' => $dogs, 'atHand' => [$atHand, 'egg', 'water']])['rescues'][0];
-        expect($rescue['recipeText'])->toContain("$word flour")->not->toContain('barley');
+        expect($rescue['recipeText'])
+            ->toContain("$word flour")
+            ->not->toContain('barley');
     }
     $loaf = "2 cups oat flour\n1/4 cup raisins\n1/2 cup water";
-    expect(rescued($loaf, ['dogs' => [dog('Ada')]])['rescues'][0]['recipeText'])->toContain('blueberries')
-        ->and(rescued($loaf, ['dogs' => [dog('Ada')], 'dislikes' => ['Ada' => ['blueberry']]])['rescues'][0]['recipeText'])->not->toContain('blueberries')->not->toContain('raisins');
+    expect(rescued($loaf, ['dogs' => [dog('Ada')]])['rescues'][0]['recipeText'])
+        ->toContain('blueberries')
+        ->and(rescued($loaf, ['dogs' => [dog('Ada')], 'dislikes' => ['Ada' => ['blueberry']]])['rescues'][0]['recipeText'])
+        ->not->toContain('blueberries')
+        ->not->toContain('raisins');
 });
 
 it('says plainly when goals cannot be reached together', function (): void {

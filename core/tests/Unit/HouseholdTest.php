@@ -16,7 +16,8 @@ function weighed(string $file): array
     return wrongs(Cases::cells($file), static function (string $line, string $low, string $best, string $high): ?string {
         $grams = answer($line)['lines'][0]['grams'] ?? ['low' => null, 'best' => null, 'high' => null];
 
-        return abs($grams['low'] - (float) $low) < 0.01 && abs($grams['best'] - (float) $best) < 0.01 && abs($grams['high'] - (float) $high) < 0.01 ? null
+        return abs($grams['low'] - (float) $low) < 0.01 && abs($grams['best'] - (float) $best) < 0.01 && abs($grams['high'] - (float) $high) < 0.01
+            ? null
             : "$line: $low, $best, $high g, not ".implode(', ', array_map(strval(...), $grams));
     });
 }
@@ -46,17 +47,26 @@ it('knows at least 1,500 names, and each for its food', function (): void {
 });
 
 it('takes a food in its stated form', function (): void {
-    expect(wrongs(Cases::cells('forms.txt'), static fn (string $line, string $food): ?string => (answer($line)['lines'][0]['ingredient'] ?? null) === $food ? null : "$line is ".(answer($line)['lines'][0]['ingredient'] ?? 'nothing').", not $food"))->toBe([]);
+    expect(
+        wrongs(
+            Cases::cells('forms.txt'),
+            static fn (string $line, string $food): ?string => (answer($line)['lines'][0]['ingredient'] ?? null) === $food
+                ? null
+                : "$line is ".(answer($line)['lines'][0]['ingredient'] ?? 'nothing').", not $food"
+        )
+    )->toBe([]);
 });
 
 it('lets a dry food take up as much water as it does', function (): void {
-    expect(wrongs(Cases::cells('uptake.txt'), static function (string $food, string $uptake): ?string {
-        $answer = answer("100 g $food\n150 g water", ['cut' => ['shape' => 'pieces', 'count' => 1]]);
-        $nutrients = $answer['piece']['nutrients'];
-        // water ÷ uptake, and fat shortens: 3 % less for every tenth of fat (reference, doughs)
-        $shortened = max(0.5, 1 - 0.03 * ($nutrients['fatG'] ?? 0.0) / 10);
-        $expected = ($nutrients['waterG'] ?? 0.0) / (100 * (float) $uptake * $shortened);
+    expect(
+        wrongs(Cases::cells('uptake.txt'), static function (string $food, string $uptake): ?string {
+            $answer = answer("100 g $food\n150 g water", ['cut' => ['shape' => 'pieces', 'count' => 1]]);
+            $nutrients = $answer['piece']['nutrients'];
+            // water ÷ uptake, and fat shortens: 3 % less for every tenth of fat (reference, doughs)
+            $shortened = max(0.5, 1 - (0.03 * ($nutrients['fatG'] ?? 0.0)) / 10);
+            $expected = ($nutrients['waterG'] ?? 0.0) / (100 * (float) $uptake * $shortened);
 
-        return abs($answer['batch']['wetness'] - $expected) < 1e-9 ? null : "$food: {$answer['batch']['wetness']}, not $expected";
-    }))->toBe([]);
+            return abs($answer['batch']['wetness'] - $expected) < 1e-9 ? null : "$food: {$answer['batch']['wetness']}, not $expected";
+        })
+    )->toBe([]);
 });

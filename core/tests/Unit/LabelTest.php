@@ -7,13 +7,32 @@ use MildBowl\Core\Formulate\RequestRefused;
 use MildBowl\Core\Screening\LabelQuestion;
 
 it('reads parts in order with brackets, percents and traces', function (): void {
-    $parts = labelled('Ingredients: Roasted peanuts (95%), vegetable oils (rapeseed, palm), salt 0.8%, emulsifier (E471, soya lecithin). Contains 2% or less of: pectin. May contain traces of macadamia nuts, milk. Store in a cool place.')['parts'];
+    $parts = labelled(
+        'Ingredients: Roasted peanuts (95%), vegetable oils (rapeseed, palm), salt 0.8%, emulsifier (E471, soya lecithin). Contains 2% or less of: pectin. May contain traces of macadamia nuts, milk. Store in a cool place.'
+    )['parts'];
 
-    expect(array_column($parts, 'text'))->toBe(['Roasted peanuts', 'vegetable oils', 'rapeseed', 'palm', 'salt 0.8%', 'emulsifier', 'E471', 'soya lecithin', 'Contains 2% or less of: pectin', 'macadamia nuts', 'milk'])
-        ->and(array_column($parts, 'percent'))->toEqual([95, null, null, null, 0.8, null, null, null, null, null, null])
-        ->and(array_column($parts, 'depth'))->toBe([0, 0, 1, 1, 0, 0, 1, 1, 0, 0, 0])
-        ->and(array_keys(array_filter(array_column($parts, 'trace'))))->toBe([9, 10])
-        ->and($parts[2]['ingredient'])->toBe('rapeseed-oil');
+    expect(array_column($parts, 'text'))
+        ->toBe([
+            'Roasted peanuts',
+            'vegetable oils',
+            'rapeseed',
+            'palm',
+            'salt 0.8%',
+            'emulsifier',
+            'E471',
+            'soya lecithin',
+            'Contains 2% or less of: pectin',
+            'macadamia nuts',
+            'milk',
+        ])
+        ->and(array_column($parts, 'percent'))
+        ->toEqual([95, null, null, null, 0.8, null, null, null, null, null, null])
+        ->and(array_column($parts, 'depth'))
+        ->toBe([0, 0, 1, 1, 0, 0, 1, 1, 0, 0, 0])
+        ->and(array_keys(array_filter(array_column($parts, 'trace'))))
+        ->toBe([9, 10])
+        ->and($parts[2]['ingredient'])
+        ->toBe('rapeseed-oil');
 });
 
 it('gives the verdict of the worst part', function (string $ingredients, string $worst): void {
@@ -45,13 +64,18 @@ it('ends a trace where its bracket ends', function (): void {
 });
 
 it('asks about a trace of this dog\'s allergen', function (): void {
-    expect(labelled('oats. May contain milk.', [dog('Rex', ['allergies' => ['dairy']])])['worst'])->toBe('check-label')
-        ->and(labelled('oats, milk', [dog('Rex', ['allergies' => ['dairy']])])['worst'])->toBe('allergen');
+    expect(labelled('oats. May contain milk.', [dog('Rex', ['allergies' => ['dairy']])])['worst'])
+        ->toBe('check-label')
+        ->and(labelled('oats, milk', [dog('Rex', ['allergies' => ['dairy']])])['worst'])
+        ->toBe('allergen');
 });
 
 it('reads five thousand characters, brackets and all', function (string $text, int $parts, string $worst): void {
     $answer = labelled(mb_substr($text, 0, 5000));
-    expect(count($answer['parts']))->toBe($parts)->and($answer['worst'])->toBe($worst);
+    expect(count($answer['parts']))
+        ->toBe($parts)
+        ->and($answer['worst'])
+        ->toBe($worst);
 })->with([
     'brackets' => [str_repeat('(', 5000), 0, 'unknown'],
     'foods' => [str_repeat('oats, ', 800), 800, 'clear'],

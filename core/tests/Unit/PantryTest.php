@@ -6,7 +6,12 @@ use MildBowl\Core\Pantry\Nearest;
 
 it('offers the nearest foods with a reason', function (string $words, string $ingredient): void {
     $offers = Nearest::to($words);
-    expect(array_column($offers, 'ingredient'))->toContain($ingredient)->and(count($offers))->toBeLessThanOrEqual(3)->and($offers[0]['reason'])->not->toBe('');
+    expect(array_column($offers, 'ingredient'))
+        ->toContain($ingredient)
+        ->and(count($offers))
+        ->toBeLessThanOrEqual(3)
+        ->and($offers[0]['reason'])
+        ->not->toBe('');
 })->with([
     ['brocoli', 'broccoli'],
     ['paenut buter', 'peanut-butter'],
@@ -26,13 +31,18 @@ it('offers nothing for what resembles nothing', function (string $words): void {
 
 it('shows the offers on an unread line and takes none of them', function (): void {
     $line = answer('2 tbsp choclate', ['explain' => true])['lines'][0];
-    expect($line['ingredient'])->toBeNull()->and(array_column($line['explain']['nearest'], 'ingredient'))->toContain('chocolate');
+    expect($line['ingredient'])
+        ->toBeNull()
+        ->and(array_column($line['explain']['nearest'], 'ingredient'))
+        ->toContain('chocolate');
 });
 
 it('takes a kitchen\'s own word for a food', function (): void {
     $names = [['words' => 'flurbl', 'ingredient' => 'oat-flour']];
-    expect(answer('2 cups flurbl', ['names' => $names])['lines'][0]['ingredient'])->toBe('oat-flour')
-        ->and(answer('2 cups flurbl')['lines'][0]['ingredient'])->toBeNull();
+    expect(answer('2 cups flurbl', ['names' => $names])['lines'][0]['ingredient'])
+        ->toBe('oat-flour')
+        ->and(answer('2 cups flurbl')['lines'][0]['ingredient'])
+        ->toBeNull();
 });
 
 it('lets no own word take the name of a poison', function (array $more, string $path): void {
@@ -54,10 +64,22 @@ it('lets no own word take the name of a poison', function (array $more, string $
 ]);
 
 it('computes with a kitchen\'s own food and screens its label', function (): void {
-    $own = ['name' => 'quay crunch', 'groups' => ['wheat'], 'gramsPerCup' => 100, 'per100g' => ['kcal' => 400, 'proteinG' => 10, 'fatG' => 5, 'carbohydrateG' => 75, 'sodiumMg' => 200]];
+    $own = [
+        'name' => 'quay crunch',
+        'groups' => ['wheat'],
+        'gramsPerCup' => 100,
+        'per100g' => ['kcal' => 400, 'proteinG' => 10, 'fatG' => 5, 'carbohydrateG' => 75, 'sodiumMg' => 200],
+    ];
     $line = answer('2 cups quay crunch', ['pantry' => [$own], 'dogs' => [dog('Rex', ['allergies' => ['gluten']])]])['lines'][0];
 
-    expect($line['grams']['best'])->toEqualWithDelta(200, 1e-6)->and($line['kcal']['best'])->toEqualWithDelta(800, 1e-6)
-        ->and(array_column($line['findings'], 'code'))->toContain('allergy-gluten')->toContain('own-food');
-    expect(found(answer('2 cups quay crunch', ['pantry' => [$own + ['ingredients' => 'wheat flour, raisins']]])))->toContain('never:grape')->not->toContain('check-label:own-food');
+    expect($line['grams']['best'])
+        ->toEqualWithDelta(200, 1e-6)
+        ->and($line['kcal']['best'])
+        ->toEqualWithDelta(800, 1e-6)
+        ->and(array_column($line['findings'], 'code'))
+        ->toContain('allergy-gluten')
+        ->toContain('own-food');
+    expect(found(answer('2 cups quay crunch', ['pantry' => [$own + ['ingredients' => 'wheat flour, raisins']]])))
+        ->toContain('never:grape')
+        ->not->toContain('check-label:own-food');
 });

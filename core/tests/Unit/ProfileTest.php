@@ -7,7 +7,10 @@ use MildBowl\Core\Dogs\Weight;
 
 it('reads weights as people say them', function (string $text, ?float $low, ?float $high, bool $pounds = false): void {
     $range = Weight::read($text, $pounds);
-    expect($range?->best === null ? null : round($range->best, 2))->toBe($low)->and($range === null ? null : round($range->high, 2))->toBe($high);
+    expect($range?->best === null ? null : round($range->best, 2))
+        ->toBe($low)
+        ->and($range === null ? null : round($range->high, 2))
+        ->toBe($high);
 })->with([
     ['17', 17.0, 17.0],
     ['17 kg', 17.0, 17.0],
@@ -25,16 +28,37 @@ it('reads weights as people say them', function (string $text, ?float $low, ?flo
 it('shows both schools with the reference\'s own figures', function (): void {
     $answer = profile(['weightKg' => 8, 'ageMonths' => 5, 'expectedAdultWeightKg' => 20]);
     [$clinic, $research] = $answer['schools'];
-    expect($clinic['dailyKcal']['best'])->toEqualWithDelta(666, 1)->and($research['dailyKcal']['best'])->toEqualWithDelta(1199, 1)->and($clinic['chosen'])->toBeTrue()->and($answer['difference'])->toContain('80 % higher')->toContain('growth');
+    expect($clinic['dailyKcal']['best'])
+        ->toEqualWithDelta(666, 1)
+        ->and($research['dailyKcal']['best'])
+        ->toEqualWithDelta(1199, 1)
+        ->and($clinic['chosen'])
+        ->toBeTrue()
+        ->and($answer['difference'])
+        ->toContain('80 % higher')
+        ->toContain('growth');
     expect(profile(['weightKg' => 8, 'ageMonths' => 3, 'expectedAdultWeightKg' => 20])['schools'][0]['dailyKcal']['best'])->toEqualWithDelta(999, 1);
     $grown = profile(['weightKg' => 10, 'ageMonths' => 40, 'neutered' => true, 'activity' => 'inactive']);
-    expect($grown['restingKcal'])->toEqualWithDelta(394, 0.5)->and($grown['schools'][1]['dailyKcal']['best'])->toEqualWithDelta(534, 1);
+    expect($grown['restingKcal'])
+        ->toEqualWithDelta(394, 0.5)
+        ->and($grown['schools'][1]['dailyKcal']['best'])
+        ->toEqualWithDelta(534, 1);
 });
 
 it('says why it is of its stage, what it should weigh, and what one meal is', function (): void {
     $answer = profile(['weightKg' => 36, 'ageMonths' => 72, 'bodyCondition' => 7, 'neutered' => true, 'foodKcalPer100g' => 360], ['meals' => 2]);
-    expect($answer['stage'])->toBe('adult')->and($answer['stageWhy'])->toContain('senior from 8 years')->and($answer['idealWeightKg'])->toEqualWithDelta(30, 0.01)->and($answer['idealSays'])->toContain('rough')
-        ->and($answer['meals']['perMealGrams'])->toEqualWithDelta($answer['meals']['foodGrams'] / 2, 0.001)->and($answer['meals']['treatShareGrams'])->toEqualWithDelta($answer['budget']['kcal'] / 3.6, 0.001);
+    expect($answer['stage'])
+        ->toBe('adult')
+        ->and($answer['stageWhy'])
+        ->toContain('senior from 8 years')
+        ->and($answer['idealWeightKg'])
+        ->toEqualWithDelta(30, 0.01)
+        ->and($answer['idealSays'])
+        ->toContain('rough')
+        ->and($answer['meals']['perMealGrams'])
+        ->toEqualWithDelta($answer['meals']['foodGrams'] / 2, 0.001)
+        ->and($answer['meals']['treatShareGrams'])
+        ->toEqualWithDelta($answer['budget']['kcal'] / 3.6, 0.001);
     expect(profile(['weightKg' => 36, 'ageMonths' => 72, 'stage' => 'senior'])['stageWhy'])->toContain('by age it would be adult');
 });
 
@@ -58,8 +82,19 @@ it('does not question a cross or an ordinary dog', function (array $dog): void {
 ]);
 
 it('runs the energy of growth from what was weighed to grown', function (): void {
-    $answer = profile(['weightKg' => 17, 'ageMonths' => 5, 'expectedAdultWeightKg' => 48], ['weighings' => [['ageMonths' => 3, 'kg' => 9], ['ageMonths' => 5, 'kg' => 17]]]);
+    $answer = profile(
+        ['weightKg' => 17, 'ageMonths' => 5, 'expectedAdultWeightKg' => 48],
+        ['weighings' => [['ageMonths' => 3, 'kg' => 9], ['ageMonths' => 5, 'kg' => 17]]]
+    );
     $curve = $answer['growth']['curve'];
-    expect($curve[0]['kg'])->toEqualWithDelta(9.0, 0.01)->and(end($curve)['kg'])->toEqualWithDelta(48, 0.01)->and(end($curve)['kcal'])->toEqualWithDelta(Energy::growing(48, 48), 0.01)
-        ->and($answer['growth']['adultFromMonths'])->toBe(24)->and(profile(['weightKg' => 10, 'ageMonths' => 40])['growth'])->toBeNull();
+    expect($curve[0]['kg'])
+        ->toEqualWithDelta(9.0, 0.01)
+        ->and(end($curve)['kg'])
+        ->toEqualWithDelta(48, 0.01)
+        ->and(end($curve)['kcal'])
+        ->toEqualWithDelta(Energy::growing(48, 48), 0.01)
+        ->and($answer['growth']['adultFromMonths'])
+        ->toBe(24)
+        ->and(profile(['weightKg' => 10, 'ageMonths' => 40])['growth'])
+        ->toBeNull();
 });

@@ -9,7 +9,9 @@ use MildBowl\Core\Tests\Support\Cases;
 /** @return array<string, mixed> */
 function raid(array $what, array $dog = []): array
 {
-    $answer = RaidQuestion::answer(Node::decode(json_encode(['version' => 1, 'dog' => dog('Tuppence', $dog + ['weightKg' => 9])] + $what, JSON_THROW_ON_ERROR)));
+    $answer = RaidQuestion::answer(
+        Node::decode(json_encode(['version' => 1, 'dog' => dog('Tuppence', $dog + ['weightKg' => 9])] + $what, JSON_THROW_ON_ERROR))
+    );
     expect(schemaErrors($answer, 'raid-answer'))->toBe('');
 
     return $answer;
@@ -19,7 +21,14 @@ it('counts each poison per kilo against its thresholds', function (string $food,
     $answer = raid(['food' => $food]);
     $dose = array_column($answer['doses'], null, 'substance')[$substance];
 
-    expect($dose['perKg']['best'])->toEqualWithDelta($perKg, 0.02 * $perKg)->and($dose['reached'])->toBe($reached)->and($answer['emergency'])->toBeTrue()->and($answer['words'])->toContain('vet or an animal poison line at once');
+    expect($dose['perKg']['best'])
+        ->toEqualWithDelta($perKg, 0.02 * $perKg)
+        ->and($dose['reached'])
+        ->toBe($reached)
+        ->and($answer['emergency'])
+        ->toBeTrue()
+        ->and($answer['words'])
+        ->toContain('vet or an animal poison line at once');
 })->with([
     ['100 g dark chocolate', 'theobromineMg', 100, 'seizures'],
     ['20 g milk chocolate', 'theobromineMg', 4.444, null],
@@ -42,15 +51,28 @@ it('tells what a dose is known to do from the dose on, and not a hundredth befor
                 }
             }
             // the worst that is reached is what is said
-            expect($dose['reached'])->toBe(array_column(array_filter($dose['thresholds'], static fn (array $one): bool => $dose['perKg']['high'] >= $one['at']), 'sign')[array_key_last(array_filter($dose['thresholds'], static fn (array $one): bool => $dose['perKg']['high'] >= $one['at'])) ?? -1] ?? null);
+            expect($dose['reached'])->toBe(
+                array_column(array_filter($dose['thresholds'], static fn (array $one): bool => $dose['perKg']['high'] >= $one['at']), 'sign')[
+                    array_key_last(array_filter($dose['thresholds'], static fn (array $one): bool => $dose['perKg']['high'] >= $one['at'])) ?? -1
+                ] ?? null
+            );
         }
 
         return $told;
     };
-    expect($signs((float) $grams * 1.01))->toContain($told)->and($signs((float) $grams * 0.99))->not->toContain($told);
+    expect($signs((float) $grams * 1.01))
+        ->toContain($told)
+        ->and($signs((float) $grams * 0.99))
+        ->not->toContain($told);
 })->with(fn (): array => Cases::cells('toxic-doses.txt'));
 
-it('holds of a gram from the least to the most that the reference says', function (string $food, string $substance, string $low, string $best, string $high): void {
+it('holds of a gram from the least to the most that the reference says', function (
+    string $food,
+    string $substance,
+    string $low,
+    string $best,
+    string $high
+): void {
     $doses = array_column(raid(['food' => "100 g $food"])['doses'], 'amount', 'substance');
     if (isset($doses[$substance])) {
         expect($doses[$substance])->toEqual(['low' => 100 * (float) $low, 'best' => 100 * (float) $best, 'high' => 100 * (float) $high]);
@@ -61,8 +83,20 @@ it('holds of a gram from the least to the most that the reference says', functio
 })->with(fn (): array => Cases::cells('contents.txt'));
 
 it('counts so many pieces of a recipe', function (): void {
-    $answer = raid(['recipe' => ['title' => 'Winter loaf', 'text' => "200 g oat flour\n160 g raisins", 'cut' => ['shape' => 'slices', 'count' => 16], 'pieces' => 4]]);
-    expect(array_column($answer['doses'], null, 'substance')['raisinG']['amount']['best'])->toEqualWithDelta(40, 1e-6)->and($answer['what'])->toBe('4 pieces of Winter loaf')->and(implode(' ', $answer['sheet']))->toContain('160 g raisins');
+    $answer = raid([
+        'recipe' => [
+            'title' => 'Winter loaf',
+            'text' => "200 g oat flour\n160 g raisins",
+            'cut' => ['shape' => 'slices', 'count' => 16],
+            'pieces' => 4,
+        ],
+    ]);
+    expect(array_column($answer['doses'], null, 'substance')['raisinG']['amount']['best'])
+        ->toEqualWithDelta(40, 1e-6)
+        ->and($answer['what'])
+        ->toBe('4 pieces of Winter loaf')
+        ->and(implode(' ', $answer['sheet']))
+        ->toContain('160 g raisins');
 });
 
 it('takes the most a product may have held', function (): void {
@@ -72,12 +106,23 @@ it('takes the most a product may have held', function (): void {
 });
 
 it('says what it does not know, and calls no plain thing an emergency', function (): void {
-    expect(raid(['food' => '1 cup flurbl'])['unread'])->toBe(['1 cup flurbl'])->and(raid(['food' => '1 cup flurbl'])['words'])->toContain('Call a vet')
-        ->and(raid(['food' => 'raisins'])['unread'])->toBe(['how much of raisins'])->and(raid(['food' => 'raisins'])['emergency'])->toBeTrue()
-        ->and(raid(['food' => '2 carrots'])['emergency'])->toBeFalse()->and(raid(['food' => '2 carrots'])['never'])->toBe([]);
+    expect(raid(['food' => '1 cup flurbl'])['unread'])
+        ->toBe(['1 cup flurbl'])
+        ->and(raid(['food' => '1 cup flurbl'])['words'])
+        ->toContain('Call a vet')
+        ->and(raid(['food' => 'raisins'])['unread'])
+        ->toBe(['how much of raisins'])
+        ->and(raid(['food' => 'raisins'])['emergency'])
+        ->toBeTrue()
+        ->and(raid(['food' => '2 carrots'])['emergency'])
+        ->toBeFalse()
+        ->and(raid(['food' => '2 carrots'])['never'])
+        ->toBe([]);
 });
 
 it('wants one thing that was taken', function (): void {
-    expect(fn () => raid([]))->toThrow(MildBowl\Core\Formulate\RequestRefused::class)
-        ->and(fn () => raid(['food' => 'x', 'product' => ['name' => 'x', 'ingredients' => 'y', 'grams' => 1]]))->toThrow(MildBowl\Core\Formulate\RequestRefused::class);
+    expect(fn () => raid([]))
+        ->toThrow(MildBowl\Core\Formulate\RequestRefused::class)
+        ->and(fn () => raid(['food' => 'x', 'product' => ['name' => 'x', 'ingredients' => 'y', 'grams' => 1]]))
+        ->toThrow(MildBowl\Core\Formulate\RequestRefused::class);
 });

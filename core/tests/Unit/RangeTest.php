@@ -7,7 +7,12 @@ use MildBowl\Core\Range;
 it('adds independent amounts by the root of their squares', function (): void {
     $sum = Range::sum([Range::of(7, 10, 14), Range::of(16, 20, 23)]);
 
-    expect($sum->best)->toBe(30.0)->and($sum->low)->toBe(30 - 5.0)->and($sum->high)->toBe(30 + 5.0);
+    expect($sum->best)
+        ->toBe(30.0)
+        ->and($sum->low)
+        ->toBe(30 - 5.0)
+        ->and($sum->high)
+        ->toBe(30 + 5.0);
 });
 
 it('adds amounts of one thing in full', function (): void {
@@ -15,5 +20,8 @@ it('adds amounts of one thing in full', function (): void {
 });
 
 it('keeps its order whatever it is made from', function (): void {
-    expect(Range::of(5, 3, 2)->toArray())->toBe(['low' => 3.0, 'best' => 3.0, 'high' => 3.0])->and(Range::exact(2)->isExact())->toBeTrue();
+    expect(Range::of(5, 3, 2)->toArray())
+        ->toBe(['low' => 3.0, 'best' => 3.0, 'high' => 3.0])
+        ->and(Range::exact(2)->isExact())
+        ->toBeTrue();
 });

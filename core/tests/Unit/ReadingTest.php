@@ -8,17 +8,23 @@ it('reads amount and food of a plain line', function (string $row): void {
     [$line, $ingredient, $grams] = array_map(trim(...), explode('|', $row));
     $read = answer($line)['lines'];
 
-    expect($read)->toHaveCount(1)
-        ->and($read[0]['ingredient'])->toBe($ingredient)
-        ->and($read[0]['grams']['best'])->toEqualWithDelta((float) $grams, max(0.6, 0.02 * (float) $grams));
+    expect($read)
+        ->toHaveCount(1)
+        ->and($read[0]['ingredient'])
+        ->toBe($ingredient)
+        ->and($read[0]['grams']['best'])
+        ->toEqualWithDelta((float) $grams, max(0.6, 0.02 * (float) $grams));
 })->with(fn () => cases('plain.txt'));
 
 it('reads every form of number', function (string $text, float $low, float $best, float $high): void {
     $quantity = answer("$text cups oat flour")['lines'][0]['quantity'];
 
-    expect($quantity['low'])->toEqualWithDelta($low, 1e-9)
-        ->and($quantity['best'])->toEqualWithDelta($best, 1e-9)
-        ->and($quantity['high'])->toEqualWithDelta($high, 1e-9);
+    expect($quantity['low'])
+        ->toEqualWithDelta($low, 1e-9)
+        ->and($quantity['best'])
+        ->toEqualWithDelta($best, 1e-9)
+        ->and($quantity['high'])
+        ->toEqualWithDelta($high, 1e-9);
 })->with([
     ['1½', 1.5, 1.5, 1.5],
     ['1 1/2', 1.5, 1.5, 1.5],
@@ -45,12 +51,18 @@ it('weighs in the cups of the kitchen', function (string $units, float $grams): 
 it('keeps headings as sections, alternatives and conditions', function (): void {
     $lines = answer("For the dough:\n2 cups oat or rice flour\nFilling:\n1/4 cup applesauce, leave out if the purée is sweet")['lines'];
 
-    expect($lines)->toHaveCount(2)
-        ->and($lines[0]['section'])->toBe('For the dough')
-        ->and($lines[0]['ingredient'])->toBe('oat-flour')
-        ->and($lines[0]['alternatives'])->toBe(['white-rice-flour'])
-        ->and($lines[1]['section'])->toBe('Filling')
-        ->and($lines[1]['condition'])->toContain('leave out if');
+    expect($lines)
+        ->toHaveCount(2)
+        ->and($lines[0]['section'])
+        ->toBe('For the dough')
+        ->and($lines[0]['ingredient'])
+        ->toBe('oat-flour')
+        ->and($lines[0]['alternatives'])
+        ->toBe(['white-rice-flour'])
+        ->and($lines[1]['section'])
+        ->toBe('Filling')
+        ->and($lines[1]['condition'])
+        ->toContain('leave out if');
 });
 
 it('screens the alternative too', function (): void {
@@ -58,36 +70,57 @@ it('screens the alternative too', function (): void {
 });
 
 it('splits a recipe told in sentences', function (): void {
-    $read = RecipeReader::read('Mix two cups of oat flour, half a cup of plain pumpkin purée and an egg. Do not put raisins in this. Bake for 20 minutes.', '');
+    $read = RecipeReader::read(
+        'Mix two cups of oat flour, half a cup of plain pumpkin purée and an egg. Do not put raisins in this. Bake for 20 minutes.',
+        ''
+    );
 
     expect(array_map(static fn ($line) => $line->ingredient, $read->lines))->toBe(['oat-flour', 'pumpkin-puree', 'egg']);
 });
 
 it('leaves times, heat and lengths out of the amounts', function (string $step): void {
     expect(answer("2 cups oat flour\n1 egg\n$step")['lines'])->toHaveCount(2);
-})->with(['Bake at 350°F for 20-25 minutes until golden', 'Roll out to 1/4 inch and cut into 30 biscuits', 'Preheat the oven to 180C', 'Chill for 1 hour']);
+})->with([
+    'Bake at 350°F for 20-25 minutes until golden',
+    'Roll out to 1/4 inch and cut into 30 biscuits',
+    'Preheat the oven to 180C',
+    'Chill for 1 hour',
+]);
 
 it('shows an unreadable line as unknown and never drops it', function (): void {
     $answer = answer("2 cups oat flour\n3 tbsp flurbl");
 
-    expect($answer['lines'])->toHaveCount(2)
-        ->and($answer['lines'][1]['ingredient'])->toBeNull()
-        ->and($answer['lines'][1]['grams'])->toBeNull()
-        ->and(found($answer))->toContain('unknown:unrecognised')
-        ->and($answer['verdict']['cleared'])->toBeFalse()
-        ->and(array_column($answer['assumptions'], 'code'))->toContain('line-left-out');
+    expect($answer['lines'])
+        ->toHaveCount(2)
+        ->and($answer['lines'][1]['ingredient'])
+        ->toBeNull()
+        ->and($answer['lines'][1]['grams'])
+        ->toBeNull()
+        ->and(found($answer))
+        ->toContain('unknown:unrecognised')
+        ->and($answer['verdict']['cleared'])
+        ->toBeFalse()
+        ->and(array_column($answer['assumptions'], 'code'))
+        ->toContain('line-left-out');
 });
 
 it('asks for a missing amount, but not for water, dusting or taste', function (): void {
-    expect(found(answer('oat flour')))->toContain('unknown:amount-missing')
-        ->and(found(answer("1 cup oat flour\nwater")))->not->toContain('unknown:amount-missing')
-        ->and(found(answer("1 cup oat flour\noat flour for dusting")))->not->toContain('unknown:amount-missing');
+    expect(found(answer('oat flour')))
+        ->toContain('unknown:amount-missing')
+        ->and(found(answer("1 cup oat flour\nwater")))
+        ->not->toContain('unknown:amount-missing')
+        ->and(found(answer("1 cup oat flour\noat flour for dusting")))
+        ->not->toContain('unknown:amount-missing');
 });
 
 it('reads through invisible and look-alike letters, and says so', function (): void {
-    expect(found(answer("2 tbsp со\u{200B}соа powder")))->toContain('never:chocolate')->toContain('unknown:look-alike-letters')
-        ->and(found(answer("1 tbsp rai\u{200B}sins")))->toContain('never:grape')
-        ->and(found(answer("\u{202E}1 tbsp raisins")))->toContain('never:grape');
+    expect(found(answer("2 tbsp со\u{200B}соа powder")))
+        ->toContain('never:chocolate')
+        ->toContain('unknown:look-alike-letters')
+        ->and(found(answer("1 tbsp rai\u{200B}sins")))
+        ->toContain('never:grape')
+        ->and(found(answer("\u{202E}1 tbsp raisins")))
+        ->toContain('never:grape');
 });
 
 it('never clears hostile text', function (string $text): void {

@@ -23,7 +23,13 @@ it('stops every name of the never list, alone and behind other words', function 
 });
 
 it('does not slander a look-alike', function (): void {
-    $slandered = array_filter(cases('lookalikes.txt'), static fn (string $line): bool => array_filter(found(answer($line)), static fn (string $finding): bool => ! str_starts_with($finding, 'caution') && ! str_starts_with($finding, 'check-label')) !== []);
+    $slandered = array_filter(
+        cases('lookalikes.txt'),
+        static fn (string $line): bool => array_filter(
+            found(answer($line)),
+            static fn (string $finding): bool => ! str_starts_with($finding, 'caution') && ! str_starts_with($finding, 'check-label')
+        ) !== []
+    );
     expect(array_values($slandered))->toBe([]);
 });
 
@@ -31,8 +37,10 @@ it('silences only what a negation names', function (string $row): void {
     [$line, $ingredient] = array_map(trim(...), explode('|', $row));
     $answer = answer($line);
 
-    expect($answer['lines'][0]['ingredient'])->toBe($ingredient)
-        ->and(array_filter(found($answer), static fn (string $finding): bool => str_starts_with($finding, 'never')))->toBe([]);
+    expect($answer['lines'][0]['ingredient'])
+        ->toBe($ingredient)
+        ->and(array_filter(found($answer), static fn (string $finding): bool => str_starts_with($finding, 'never')))
+        ->toBe([]);
 })->with(fn () => cases('negations.txt'));
 
 it('is not silenced by what is no negation', function (string $line, string $code): void {
@@ -57,22 +65,49 @@ function dogOfKind(string $kind): array
 {
     [$what, $value] = [...explode(' ', $kind, 2), ''];
 
-    return dog('Rex', match (true) {
-        $kind === 'puppy' => ['ageMonths' => 5, 'weightKg' => 6],
-        $kind === 'large puppy' => ['ageMonths' => 5, 'weightKg' => 17, 'expectedAdultWeightKg' => 40],
-        $what === 'condition' => ['conditions' => [$value]],
-        $what === 'medicine' => ['medicines' => [$value]],
-        default => [],
-    });
+    return dog(
+        'Rex',
+        match (true) {
+            $kind === 'puppy' => ['ageMonths' => 5, 'weightKg' => 6],
+            $kind === 'large puppy' => ['ageMonths' => 5, 'weightKg' => 17, 'expectedAdultWeightKg' => 40],
+            $what === 'condition' => ['conditions' => [$value]],
+            $what === 'medicine' => ['medicines' => [$value]],
+            default => [],
+        }
+    );
 }
 
-it('finds what the reference says of a food, for the dogs it says it of and for no other', function (string $line, string $texture, string $garlic, string $kind, string $says, string $emergency): void {
-    $ask = static fn (string $texture, string $garlic): array => answer($line, ['dogs' => [dogOfKind($kind), dog('Other')], 'bake' => ['texture' => $texture], 'policy' => ['garlic' => $garlic]]);
-    $findings = static fn (array $answer): array => array_values(array_filter(array_merge(...array_column($answer['lines'], 'findings')), static fn (array $one): bool => "{$one['level']}:{$one['code']}" === $says));
+it('finds what the reference says of a food, for the dogs it says it of and for no other', function (
+    string $line,
+    string $texture,
+    string $garlic,
+    string $kind,
+    string $says,
+    string $emergency
+): void {
+    $ask = static fn (string $texture, string $garlic): array => answer($line, [
+        'dogs' => [dogOfKind($kind), dog('Other')],
+        'bake' => ['texture' => $texture],
+        'policy' => ['garlic' => $garlic],
+    ]);
+    $findings = static fn (array $answer): array => array_values(
+        array_filter(
+            array_merge(...array_column($answer['lines'], 'findings')),
+            static fn (array $one): bool => "{$one['level']}:{$one['code']}" === $says
+        )
+    );
     $here = $findings($ask($texture, $garlic));
 
-    expect($here)->not->toBe([])->and(array_values(array_unique(array_column($here, 'dog'))))->toBe([$kind === 'any' ? null : 'Rex'])
-        ->and(array_unique(array_column($here, 'emergency')))->toBe([$emergency === 'emergency'])->and($here[0]['advice'])->not->toBe('')->and($here[0]['source'])->not->toBe('');
+    expect($here)
+        ->not->toBe([])
+        ->and(array_values(array_unique(array_column($here, 'dog'))))
+        ->toBe([$kind === 'any' ? null : 'Rex'])
+        ->and(array_unique(array_column($here, 'emergency')))
+        ->toBe([$emergency === 'emergency'])
+        ->and($here[0]['advice'])
+        ->not->toBe('')
+        ->and($here[0]['source'])
+        ->not->toBe('');
     if ($texture === 'none') {
         // baked through it is another matter
         expect($findings($ask('biscuit', $garlic)))->toBe([]);
@@ -84,7 +119,9 @@ it('finds what the reference says of a food, for the dogs it says it of and for 
 
 it('has a case of every rule, and sets each off by its own example', function (): void {
     $cases = array_map(static fn (array $row): string => $row[4], Cases::cells('rules.txt'));
-    foreach (array_count_values(array_map(static fn (array $rule): string => "{$rule['level']}:{$rule['code']}", Data::tables()['rules'])) as $rule => $rows) {
+    foreach (
+        array_count_values(array_map(static fn (array $rule): string => "{$rule['level']}:{$rule['code']}", Data::tables()['rules'])) as $rule => $rows
+    ) {
         expect(array_count_values($cases)[$rule] ?? 0)->toBeGreaterThanOrEqual($rows, "cases/rules.txt has too few cases of $rule");
     }
     expect(array_values(array_diff(array_column(Data::tables()['rules'], 'example'), array_column(Cases::cells('rules.txt'), 0))))->toBe([]);
@@ -92,9 +129,12 @@ it('has a case of every rule, and sets each off by its own example', function ()
 
 it('names a source and advice in every rule', function (): void {
     foreach (Data::tables()['rules'] as $rule) {
-        expect(Data::tables()['sources'])->toHaveKey($rule['source'])
-            ->and($rule['advice'])->not->toBe('')
-            ->and(Level::tryFrom($rule['level']))->not->toBeNull();
+        expect(Data::tables()['sources'])
+            ->toHaveKey($rule['source'])
+            ->and($rule['advice'])
+            ->not->toBe('')
+            ->and(Level::tryFrom($rule['level']))
+            ->not->toBeNull();
     }
 });
 
@@ -139,16 +179,21 @@ it('closes allergen groups from the specific to the group', function (string $al
 it('keeps a dog to its allow-list', function (): void {
     $dogs = [dog('Rex', ['allowList' => ['rabbit', 'parsnip']])];
 
-    expect(found(answer('1 cup sorghum flour', ['dogs' => $dogs])))->toContain('allergen:not-on-list')
-        ->and(found(answer('100 g parsnip', ['dogs' => $dogs])))->not->toContain('allergen:not-on-list')
-        ->and(found(answer("100 g parsnip\n2 tbsp water", ['dogs' => $dogs])))->not->toContain('allergen:not-on-list');
+    expect(found(answer('1 cup sorghum flour', ['dogs' => $dogs])))
+        ->toContain('allergen:not-on-list')
+        ->and(found(answer('100 g parsnip', ['dogs' => $dogs])))
+        ->not->toContain('allergen:not-on-list')
+        ->and(found(answer("100 g parsnip\n2 tbsp water", ['dogs' => $dogs])))
+        ->not->toContain('allergen:not-on-list');
 });
 
 it('takes pseudo-grains as grain only where the kitchen says so', function (): void {
     $dogs = [dog('Rex', ['allergies' => ['grain']])];
 
-    expect(found(answer('1 cup buckwheat flour', ['dogs' => $dogs])))->not->toContain('allergen:allergy-grain')
-        ->and(found(answer('1 cup buckwheat flour', ['dogs' => $dogs, 'policy' => ['pseudoGrains' => 'grain']])))->toContain('allergen:allergy-grain');
+    expect(found(answer('1 cup buckwheat flour', ['dogs' => $dogs])))
+        ->not->toContain('allergen:allergy-grain')
+        ->and(found(answer('1 cup buckwheat flour', ['dogs' => $dogs, 'policy' => ['pseudoGrains' => 'grain']])))
+        ->toContain('allergen:allergy-grain');
 });
 
 it('excludes by condition', function (string $condition, string $line): void {
@@ -164,7 +209,9 @@ it('excludes by condition', function (string $condition, string $line): void {
     ['urate-stones', '100 g chicken livers'],
     ['urate-stones', '1 tin sardines, drained'],
     ['urate-stones', '1 tbsp nutritional yeast'],
-    ['shunt', '100 g kidney, ox'], ['diabetes', '1 tbsp honey'], ['diabetes', '2 tbsp molasses'],
+    ['shunt', '100 g kidney, ox'],
+    ['diabetes', '1 tbsp honey'],
+    ['diabetes', '2 tbsp molasses'],
 ]);
 
 it('refuses garlic to those who may never have it, even measured', function (array $more): void {
@@ -180,7 +227,11 @@ it('refuses garlic to those who may never have it, even measured', function (arr
 ]);
 
 it('caps measured garlic by the dose for this weight', function (): void {
-    $ration = answer("2 cups oat flour\n1 egg\n1 clove garlic", ['dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 20], 'policy' => ['garlic' => 'measured']])['rations'][0];
+    $ration = answer("2 cups oat flour\n1 egg\n1 clove garlic", [
+        'dogs' => [dog()],
+        'cut' => ['shape' => 'pieces', 'count' => 20],
+        'policy' => ['garlic' => 'measured'],
+    ])['rations'][0];
     $limit = array_column($ration['limits'], 'piecesPerDay', 'code')['garlic'];
 
     // 3 g of garlic in 20 pieces; 0.1 g per kg a day for 10 kg is 1 g
@@ -189,34 +240,40 @@ it('caps measured garlic by the dose for this weight', function (): void {
 
 it('judges raw fish by the heat it gets', function (string $texture, string $finding): void {
     expect(found(answer('100 g salmon', ['bake' => ['texture' => $texture]])))->toContain($finding);
-})->with([
-    ['biscuit', 'caution:raw-salmonid-heat'],
-    ['frozen', 'never:raw-salmonid'],
-    ['none', 'never:raw-salmonid'],
-]);
+})->with([['biscuit', 'caution:raw-salmonid-heat'], ['frozen', 'never:raw-salmonid'], ['none', 'never:raw-salmonid']]);
 
 it('finds a food named only in a step, and its poison', function (): void {
     $answer = answer("2 cups oat flour\n1 egg", ['recipe' => ['steps' => "Mix the flour and egg.\nDust with cocoa."]]);
 
-    expect(array_map(static fn (array $finding): string => "{$finding['level']}:{$finding['code']}", $answer['steps'][1]['findings']))->toContain('never:chocolate')->toContain('unknown:named-only-in-step')
-        ->and($answer['steps'][0]['findings'])->toBe([])
-        ->and($answer['verdict']['cleared'])->toBeFalse();
+    expect(array_map(static fn (array $finding): string => "{$finding['level']}:{$finding['code']}", $answer['steps'][1]['findings']))
+        ->toContain('never:chocolate')
+        ->toContain('unknown:named-only-in-step')
+        ->and($answer['steps'][0]['findings'])
+        ->toBe([])
+        ->and($answer['verdict']['cleared'])
+        ->toBeFalse();
 });
 
 it('settles a label check by the label bound to the line', function (): void {
     $good = ['name' => 'peanut butter', 'ingredients' => 'roasted peanuts'];
     $bad = ['name' => 'peanut butter', 'ingredients' => 'peanuts, sweetener (xylitol), salt'];
 
-    expect(found(answer('2 tbsp peanut butter')))->toContain('check-label:nut-butter')
-        ->and(found(answer('2 tbsp peanut butter', ['labels' => [$good]])))->not->toContain('check-label:nut-butter')
-        ->and(found(answer('2 tbsp Peanut Butter', ['labels' => [$bad]])))->toContain('never:xylitol');
+    expect(found(answer('2 tbsp peanut butter')))
+        ->toContain('check-label:nut-butter')
+        ->and(found(answer('2 tbsp peanut butter', ['labels' => [$good]])))
+        ->not->toContain('check-label:nut-butter')
+        ->and(found(answer('2 tbsp Peanut Butter', ['labels' => [$bad]])))
+        ->toContain('never:xylitol');
 });
 
 it('takes a confirmation for a label or the vet and for nothing else', function (): void {
     $confirmed = [['code' => 'nut-butter', 'line' => '2 tbsp peanut butter', 'dog' => null], ['code' => 'grape', 'line' => null, 'dog' => null]];
     $text = "2 cups oat flour\n1 egg\n2 tbsp peanut butter";
 
-    expect(answer($text, ['confirmed' => $confirmed])['verdict']['cleared'])->toBeTrue()
-        ->and(answer($text)['verdict']['cleared'])->toBeFalse()
-        ->and(answer("$text\n1 tbsp raisins", ['confirmed' => $confirmed])['verdict']['cleared'])->toBeFalse();
+    expect(answer($text, ['confirmed' => $confirmed])['verdict']['cleared'])
+        ->toBeTrue()
+        ->and(answer($text)['verdict']['cleared'])
+        ->toBeFalse()
+        ->and(answer("$text\n1 tbsp raisins", ['confirmed' => $confirmed])['verdict']['cleared'])
+        ->toBeFalse();
 });

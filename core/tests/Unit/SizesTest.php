@@ -21,7 +21,13 @@ const ROUNDS = "1 1/2 cups oat flour\n1 large egg\n1/2 cup homemade pumpkin pure
 function asked(string $question, array $more, string $text = ROUNDS): array
 {
     $body = json_encode($more + ['version' => 1, 'recipe' => ['text' => $text]], JSON_THROW_ON_ERROR);
-    $name = ['size' => SizeQuestion::class, 'scale' => ScaleQuestion::class, 'occasion' => OccasionQuestion::class, 'week' => WeekQuestion::class, 'give-away' => GiveAwayQuestion::class][$question];
+    $name = [
+        'size' => SizeQuestion::class,
+        'scale' => ScaleQuestion::class,
+        'occasion' => OccasionQuestion::class,
+        'week' => WeekQuestion::class,
+        'give-away' => GiveAwayQuestion::class,
+    ][$question];
     expect(schemaErrors(json_decode($body), "$question-request"))->toBe('');
     $answer = $name::answer(Node::decode($body));
     expect(schemaErrors($answer, "$question-answer"))->toBe('');
@@ -34,7 +40,9 @@ function refusalOf(string $question, array $more): RequestRefused
 {
     try {
         $body = json_encode($more + ['version' => 1, 'recipe' => ['text' => ROUNDS]], JSON_THROW_ON_ERROR);
-        ['size' => SizeQuestion::class, 'scale' => ScaleQuestion::class, 'occasion' => OccasionQuestion::class, 'week' => WeekQuestion::class][$question]::answer(Node::decode($body));
+        ['size' => SizeQuestion::class, 'scale' => ScaleQuestion::class, 'occasion' => OccasionQuestion::class, 'week' => WeekQuestion::class][
+            $question
+        ]::answer(Node::decode($body));
     } catch (RequestRefused $refused) {
         return $refused;
     }
@@ -49,23 +57,45 @@ it('solves sizes and dough together, and forward agrees with backward', function
         $shape = $shapes[$i % count($shapes)];
         $dogs = $wishes = [];
         for ($n = 0; $n <= mt_rand(0, 2); $n++) {
-            $dogs[] = dog("D$n", ['weightKg' => mt_rand(20, 600) / 10, 'ageMonths' => mt_rand(4, 150), 'activity' => ['inactive', 'normal', 'active'][mt_rand(0, 2)]]);
+            $dogs[] = dog("D$n", [
+                'weightKg' => mt_rand(20, 600) / 10,
+                'ageMonths' => mt_rand(4, 150),
+                'activity' => ['inactive', 'normal', 'active'][mt_rand(0, 2)],
+            ]);
             $wishes[] = ['dog' => "D$n", 'piecesPerDay' => mt_rand(1, 24) / 2];
         }
         $days = mt_rand(1, 14);
-        $text = mt_rand(50, 400)." g oat flour\n".mt_rand(1, 3)." large eggs\n".mt_rand(20, 200).' g homemade pumpkin puree'.(mt_rand(0, 3) === 0 ? "\n".mt_rand(5, 60).' g olive oil' : '');
+        $text =
+            mt_rand(50, 400).
+            " g oat flour\n".
+            mt_rand(1, 3).
+            " large eggs\n".
+            mt_rand(20, 200).
+            ' g homemade pumpkin puree'.
+            (mt_rand(0, 3) === 0 ? "\n".mt_rand(5, 60).' g olive oil' : '');
         $cut = ['shape' => $shape] + (in_array('thicknessMm', Cut::shapes()[$shape], true) ? ['thicknessMm' => mt_rand(3, 12)] : []);
-        $answer = SizeQuestion::answer(Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text], 'dogs' => $dogs, 'wishes' => $wishes, 'days' => $days, 'cut' => $cut], JSON_THROW_ON_ERROR)));
+        $answer = SizeQuestion::answer(
+            Node::decode(
+                json_encode(
+                    ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => $dogs, 'wishes' => $wishes, 'days' => $days, 'cut' => $cut],
+                    JSON_THROW_ON_ERROR
+                )
+            )
+        );
         if (! $answer['possible']) {
             expect($answer['why'])->not->toBe('')->and($answer['sizes'])->toBe([]);
 
             continue;
         }
-        $scaled = preg_replace_callback('/^(\d+)(?= g| large)/m', static fn (array $m): string => number_format((float) $m[1] * $answer['batchFactor'], 4, '.', ''), $text);
+        $scaled = preg_replace_callback(
+            '/^(\d+)(?= g| large)/m',
+            static fn (array $m): string => number_format((float) $m[1] * $answer['batchFactor'], 4, '.', ''),
+            $text
+        );
         $made = 0.0;
         foreach ($answer['sizes'] as $size) {
             $forward = answer((string) $scaled, ['dogs' => $dogs, 'cut' => $size['cut']]);
-            $made += $size['pieces'] * $forward['piece']['doughGrams']['best'] / (new Cut($shape, []))->used();
+            $made += ($size['pieces'] * $forward['piece']['doughGrams']['best']) / (new Cut($shape, []))->used();
             expect($forward['piece']['kcal']['best'])->toEqualWithDelta($size['kcalPerPiece'], 0.005 * $size['kcalPerPiece'], $shape.' '.$scaled);
             foreach ($forward['rations'] as $n => $ration) {
                 if (! in_array($ration['dog'], $size['dogs'], true)) {
@@ -73,8 +103,10 @@ it('solves sizes and dough together, and forward agrees with backward', function
                 }
                 $wish = $wishes[$n]['piecesPerDay'];
                 $solved++;
-                expect($ration['piecesPerDay'])->toBeGreaterThanOrEqual($wish, "$shape $text")
-                    ->and($wish * $forward['piece']['kcal']['best'])->toBeLessThanOrEqual($ration['treatBudgetKcal'] * (1 + 1e-9));
+                expect($ration['piecesPerDay'])
+                    ->toBeGreaterThanOrEqual($wish, "$shape $text")
+                    ->and($wish * $forward['piece']['kcal']['best'])
+                    ->toBeLessThanOrEqual($ration['treatBudgetKcal'] * (1 + 1e-9));
                 foreach ($forward['verdict']['dogs'][$n]['findings'] as $finding) {
                     expect($finding['code'])->not->toBe('bite');
                 }
@@ -99,18 +131,45 @@ it('says when a wish is impossible, and what would make it possible', function (
         expect($answer['remedy'])->toContain($remedy);
     }
 })->with([
-    'too many' => [['dogs' => [dog('Mite', ['weightKg' => 2])], 'wishes' => [['dog' => 'Mite', 'piecesPerDay' => 80]]], 'smaller than can be cut', 'a day'],
-    'too thick' => [['dogs' => [dog('Mite', ['weightKg' => 4])], 'cut' => ['shape' => 'round', 'thicknessMm' => 14], 'wishes' => [['dog' => 'Mite', 'piecesPerDay' => 1]]], 'swallow whole', '10 mm'],
-    'not cleared' => [['dogs' => [dog('Ada', ['allergies' => ['egg']])], 'wishes' => [['dog' => 'Ada', 'piecesPerDay' => 1]]], 'not cleared', 'rescue'],
+    'too many' => [
+        ['dogs' => [dog('Mite', ['weightKg' => 2])], 'wishes' => [['dog' => 'Mite', 'piecesPerDay' => 80]]],
+        'smaller than can be cut',
+        'a day',
+    ],
+    'too thick' => [
+        [
+            'dogs' => [dog('Mite', ['weightKg' => 4])],
+            'cut' => ['shape' => 'round', 'thicknessMm' => 14],
+            'wishes' => [['dog' => 'Mite', 'piecesPerDay' => 1]],
+        ],
+        'swallow whole',
+        '10 mm',
+    ],
+    'not cleared' => [
+        ['dogs' => [dog('Ada', ['allergies' => ['egg']])], 'wishes' => [['dog' => 'Ada', 'piecesPerDay' => 1]]],
+        'not cleared',
+        'rescue',
+    ],
     'no weight' => [['dogs' => [['name' => 'Ada']], 'wishes' => [['dog' => 'Ada', 'piecesPerDay' => 1]]], 'without a weight', 'Enter'],
-    'too young' => [['dogs' => [dog('Bud', ['ageMonths' => 1, 'expectedAdultWeightKg' => 20])], 'wishes' => [['dog' => 'Bud', 'piecesPerDay' => 1]]], 'held by its age', null],
-    'nothing to count' => [['recipe' => ['text' => '1 cup water'], 'dogs' => [dog('Ada')], 'wishes' => [['dog' => 'Ada', 'piecesPerDay' => 1]]], 'energy', null],
+    'too young' => [
+        ['dogs' => [dog('Bud', ['ageMonths' => 1, 'expectedAdultWeightKg' => 20])], 'wishes' => [['dog' => 'Bud', 'piecesPerDay' => 1]]],
+        'held by its age',
+        null,
+    ],
+    'nothing to count' => [
+        ['recipe' => ['text' => '1 cup water'], 'dogs' => [dog('Ada')], 'wishes' => [['dog' => 'Ada', 'piecesPerDay' => 1]]],
+        'energy',
+        null,
+    ],
 ]);
 
 it('gives the sizes once the vet agrees, but not before', function (): void {
     $more = ['dogs' => [dog('Quill', ['conditions' => ['heart']])], 'wishes' => [['dog' => 'Quill', 'piecesPerDay' => 2]]];
     $answer = asked('size', $more);
-    expect($answer['possible'])->toBeFalse()->and($answer['ifCleared']['sizes'][0]['cut']['diameterMm'])->toBeGreaterThan(5.0);
+    expect($answer['possible'])
+        ->toBeFalse()
+        ->and($answer['ifCleared']['sizes'][0]['cut']['diameterMm'])
+        ->toBeGreaterThan(5.0);
     expect(asked('size', $more + ['confirmed' => [['code' => 'ask-vet', 'dog' => 'Quill']]])['possible'])->toBeTrue();
 });
 
@@ -131,7 +190,10 @@ it('never makes a piece larger than asked', function (string $shape): void {
         foreach ([10.0, 25.0, 40.0] as $bite) {
             $cut = FittedCut::largest($shape, [], $ml, $bite);
             if ($cut !== null) {
-                expect($cut->pieceMl())->toBeLessThanOrEqual($ml * (1 + 1e-9))->and($cut->largestMm())->toBeLessThanOrEqual($bite * (1 + 1e-9));
+                expect($cut->pieceMl())
+                    ->toBeLessThanOrEqual($ml * (1 + 1e-9))
+                    ->and($cut->largestMm())
+                    ->toBeLessThanOrEqual($bite * (1 + 1e-9));
             }
         }
     }
@@ -139,7 +201,11 @@ it('never makes a piece larger than asked', function (string $shape): void {
 })->with(['round', 'square', 'rectangle', 'bone', 'heart', 'star', 'area', 'strip', 'log', 'ball', 'scoop', 'mould', 'grid']);
 
 it('scales in amounts a kitchen can measure', function (array $by, float $factor, array $lines): void {
-    $answer = asked('scale', ['by' => $by, 'dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 40]], "1 1/2 cups oat flour\n1 large egg\n120 g homemade pumpkin puree, warm\n1 tsp cinnamon, Ceylon\na pinch of parsley");
+    $answer = asked(
+        'scale',
+        ['by' => $by, 'dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 40]],
+        "1 1/2 cups oat flour\n1 large egg\n120 g homemade pumpkin puree, warm\n1 tsp cinnamon, Ceylon\na pinch of parsley"
+    );
     expect($answer['factor'])->toEqualWithDelta($factor, 0.001);
     foreach ($lines as $line) {
         expect($answer['recipeText'])->toContain($line);
@@ -153,20 +219,31 @@ it('scales in amounts a kitchen can measure', function (array $by, float $factor
 ]);
 
 it('weighs what it wrote: every scaled line is its factor of the old one', function (float $factor): void {
-    $text = "2 cups rolled oats\n1 cup grated carrot\n3 tbsp peanut butter\n1/2 cup + 2 tbsp water\n2 to 3 apples, cored and diced\n1 (15 oz) tin of plain pumpkin\n2 sprigs parsley\n1 lb minced turkey\n1 1/4 tsp baking powder\n2 ripe bananas\nflour for dusting";
+    $text =
+        "2 cups rolled oats\n1 cup grated carrot\n3 tbsp peanut butter\n1/2 cup + 2 tbsp water\n2 to 3 apples, cored and diced\n1 (15 oz) tin of plain pumpkin\n2 sprigs parsley\n1 lb minced turkey\n1 1/4 tsp baking powder\n2 ripe bananas\nflour for dusting";
     $before = answer($text);
     $after = answer(asked('scale', ['by' => ['factor' => $factor]], $text)['recipeText']);
     foreach ($before['lines'] as $n => $line) {
         if ($line['grams'] !== null && ! str_contains($line['text'], 'dusting')) {
             $wanted = $line['grams']['best'] * $factor;
-            expect($after['lines'][$n]['grams']['best'])->toEqualWithDelta($wanted, max(0.3, 0.045 * $wanted), $line['text'].' → '.$after['lines'][$n]['text']);
+            expect($after['lines'][$n]['grams']['best'])->toEqualWithDelta(
+                $wanted,
+                max(0.3, 0.045 * $wanted),
+                $line['text'].' → '.$after['lines'][$n]['text']
+            );
         }
     }
 })->with([0.33, 0.5, 0.75, 1.5, 2.0, 3.7]);
 
 it('goes to the next whole egg and says the difference', function (): void {
     $answer = asked('scale', ['by' => ['factor' => 1.4]]);
-    expect($answer['wholeEggs']['factor'])->toBe(2.0)->and($answer['wholeEggs']['recipeText'])->toContain('2 large egg')->toContain('3 cups oat flour')->and($answer['wholeEggs']['says'])->toContain('more dough');
+    expect($answer['wholeEggs']['factor'])
+        ->toBe(2.0)
+        ->and($answer['wholeEggs']['recipeText'])
+        ->toContain('2 large egg')
+        ->toContain('3 cups oat flour')
+        ->and($answer['wholeEggs']['says'])
+        ->toContain('more dough');
     expect(asked('scale', ['by' => ['factor' => 2]])['wholeEggs'])->toBeNull();
 });
 
@@ -178,7 +255,14 @@ it('scales to days for these dogs, and to a tin; it warns of leaven and depth', 
     expect($factor * $forward['piece']['count']['best'])->toEqualWithDelta(10 * $forward['rations'][0]['piecesPerDay'], 0.01);
     $tin = asked('scale', ['by' => ['tin' => ['widthMm' => 200, 'lengthMm' => 200, 'depthMm' => 10]]]);
     expect($tin['factor'])->toEqualWithDelta(400 * answer(ROUNDS)['batch']['doughGrams']['best'] ** -1 * 1.05, 0.001);
-    expect(implode(' ', asked('scale', ['by' => ['factor' => 3], 'cut' => ['shape' => 'slices', 'count' => 8]], ROUNDS."\n1 tsp baking powder")['warnings']))->toContain('Leaven')->toContain('deep');
+    expect(
+        implode(
+            ' ',
+            asked('scale', ['by' => ['factor' => 3], 'cut' => ['shape' => 'slices', 'count' => 8]], ROUNDS."\n1 tsp baking powder")['warnings']
+        )
+    )
+        ->toContain('Leaven')
+        ->toContain('deep');
 });
 
 it('refuses to scale by nothing, by two things or out of all measure', function (array $by, string $path): void {
@@ -197,9 +281,14 @@ it('lets an occasion borrow from the days after, but no dose', function (): void
     $dogs = [dog('Rex', ['weightKg' => 20, 'foodKcalPer100g' => 350])];
     $cut = ['shape' => 'round', 'diameterMm' => 40, 'thicknessMm' => 8];
     $budget = answer(ROUNDS, ['dogs' => $dogs, 'cut' => $cut]);
-    $pieces = floor(2.2 * $budget['rations'][0]['treatBudgetKcal'] / $budget['piece']['kcal']['best']);
+    $pieces = floor((2.2 * $budget['rations'][0]['treatBudgetKcal']) / $budget['piece']['kcal']['best']);
     $answer = asked('occasion', ['dogs' => $dogs, 'cut' => $cut, 'occasion' => ['dog' => 'Rex', 'pieces' => $pieces]]);
-    expect($answer['possible'])->toBeTrue()->and($answer['daysWithout'])->toBe(2)->and($answer['holdBackGrams'])->toBeLessThanOrEqual(0.25 * $budget['rations'][0]['dailyKcal']['best'] / 3.5 + 0.01);
+    expect($answer['possible'])
+        ->toBeTrue()
+        ->and($answer['daysWithout'])
+        ->toBe(2)
+        ->and($answer['holdBackGrams'])
+        ->toBeLessThanOrEqual((0.25 * $budget['rations'][0]['dailyKcal']['best']) / 3.5 + 0.01);
     expect(asked('occasion', ['dogs' => $dogs, 'cut' => $cut, 'occasion' => ['dog' => 'Rex', 'pieces' => 500]])['possible'])->toBeFalse();
     $salty = asked('occasion', ['dogs' => $dogs, 'cut' => $cut, 'occasion' => ['dog' => 'Rex', 'pieces' => $pieces]], ROUNDS."\n1 tsp salt");
     expect($salty['possible'])->toBeFalse()->and($salty['why'])->toContain('sodium')->and($salty['mostPieces'])->toBeLessThan($pieces);
@@ -207,17 +296,44 @@ it('lets an occasion borrow from the days after, but no dose', function (): void
 });
 
 it('shares one day among several treats and counts their doses together', function (): void {
-    $treat = static fn (string $name, string $text, float $share): array => ['name' => $name, 'share' => $share, 'recipe' => ['text' => $text], 'cut' => ['shape' => 'round', 'diameterMm' => 12, 'thicknessMm' => 5]];
+    $treat = static fn (string $name, string $text, float $share): array => [
+        'name' => $name,
+        'share' => $share,
+        'recipe' => ['text' => $text],
+        'cut' => ['shape' => 'round', 'diameterMm' => 12, 'thicknessMm' => 5],
+    ];
     $dogs = [dog('Rex', ['weightKg' => 25, 'foodKcalPer100g' => 350]), dog('Ada', ['weightKg' => 25, 'allergies' => ['egg']])];
-    $body = ['version' => 1, 'dogs' => $dogs, 'from' => '2026-02-27', 'treats' => [$treat('rounds', ROUNDS, 3), $treat('coins', "200 g oat flour\n100 g water", 1)]];
+    $body = [
+        'version' => 1,
+        'dogs' => $dogs,
+        'from' => '2026-02-27',
+        'treats' => [$treat('rounds', ROUNDS, 3), $treat('coins', "200 g oat flour\n100 g water", 1)],
+    ];
     $answer = WeekQuestion::answer(Node::decode(json_encode($body, JSON_THROW_ON_ERROR)));
-    expect(schemaErrors($answer, 'week-answer'))->toBe('')->and(schemaErrors(json_decode((string) json_encode($body)), 'week-request'))->toBe('');
+    expect(schemaErrors($answer, 'week-answer'))
+        ->toBe('')
+        ->and(schemaErrors(json_decode((string) json_encode($body)), 'week-request'))
+        ->toBe('');
     [$rex, $ada] = $answer['dogs'];
-    expect($rex['kcal'])->toBeLessThanOrEqual($rex['budgetKcal'])->and($rex['kcal'])->toBeGreaterThan(0.9 * $rex['budgetKcal'])
-        ->and($rex['treats'][0]['kcal'] / $rex['treats'][1]['kcal'])->toEqualWithDelta(3.0, 0.3)->and($rex['holdBackGrams'])->toEqualWithDelta($rex['kcal'] / 3.5, 0.01)
-        ->and($ada['treats'][0]['why'])->toContain('not cleared')->and($ada['treats'][0]['piecesPerDay'])->toBe(0.0)->and($ada['treats'][1]['kcal'])->toBeGreaterThan(0.8 * $ada['budgetKcal']);
+    expect($rex['kcal'])
+        ->toBeLessThanOrEqual($rex['budgetKcal'])
+        ->and($rex['kcal'])
+        ->toBeGreaterThan(0.9 * $rex['budgetKcal'])
+        ->and($rex['treats'][0]['kcal'] / $rex['treats'][1]['kcal'])
+        ->toEqualWithDelta(3.0, 0.3)
+        ->and($rex['holdBackGrams'])
+        ->toEqualWithDelta($rex['kcal'] / 3.5, 0.01)
+        ->and($ada['treats'][0]['why'])
+        ->toContain('not cleared')
+        ->and($ada['treats'][0]['piecesPerDay'])
+        ->toBe(0.0)
+        ->and($ada['treats'][1]['kcal'])
+        ->toBeGreaterThan(0.8 * $ada['budgetKcal']);
     $rounds = $answer['treats'][0];
-    expect($rounds['daysItLasts'])->toBe(floor($rounds['pieces'] / $rounds['piecesPerDay']))->and($rounds['until'])->toBe(date('Y-m-d', (int) strtotime('2026-02-27 +'.((int) $rounds['daysItLasts'] - 1).' days')));
+    expect($rounds['daysItLasts'])
+        ->toBe(floor($rounds['pieces'] / $rounds['piecesPerDay']))
+        ->and($rounds['until'])
+        ->toBe(date('Y-m-d', (int) strtotime('2026-02-27 +'.((int) $rounds['daysItLasts'] - 1).' days')));
     $body['treats'][1]['recipe']['text'] = "200 g oat flour\n100 g water\n4 tsp salt";
     $salty = WeekQuestion::answer(Node::decode(json_encode($body, JSON_THROW_ON_ERROR)))['dogs'][0];
     expect($salty['heldBy'])->toBe('sodium')->and($salty['kcal'])->toBeLessThan($rex['kcal']);
@@ -225,11 +341,24 @@ it('shares one day among several treats and counts their doses together', functi
 });
 
 it('says until when a treat lasts by the portion that runs out first', function (): void {
-    $body = ['version' => 1, 'dogs' => [dog('Big', ['weightKg' => 30]), dog('Small', ['weightKg' => 5])], 'treats' => [['name' => 'two lots', 'recipe' => ['text' => ROUNDS], 'cut' => ['shape' => 'round', 'diameterMm' => 15, 'thicknessMm' => 5], 'portions' => [['name' => 'small', 'dogs' => ['Small'], 'share' => 0.02]]]]];
+    $body = [
+        'version' => 1,
+        'dogs' => [dog('Big', ['weightKg' => 30]), dog('Small', ['weightKg' => 5])],
+        'treats' => [
+            [
+                'name' => 'two lots',
+                'recipe' => ['text' => ROUNDS],
+                'cut' => ['shape' => 'round', 'diameterMm' => 15, 'thicknessMm' => 5],
+                'portions' => [['name' => 'small', 'dogs' => ['Small'], 'share' => 0.02]],
+            ],
+        ],
+    ];
     $answer = WeekQuestion::answer(Node::decode(json_encode($body, JSON_THROW_ON_ERROR)));
     $lots = answer(ROUNDS, ['dogs' => $body['dogs'], 'cut' => $body['treats'][0]['cut'], 'portions' => $body['treats'][0]['portions']])['portions'];
-    expect($answer['treats'][0]['daysItLasts'])->toBe(floor($lots[0]['piece']['count']['best'] / $answer['dogs'][1]['treats'][0]['piecesPerDay']))
-        ->and($answer['treats'][0]['pieces'])->toBe(floor($lots[0]['piece']['count']['best']) + floor($lots[1]['piece']['count']['best']));
+    expect($answer['treats'][0]['daysItLasts'])
+        ->toBe(floor($lots[0]['piece']['count']['best'] / $answer['dogs'][1]['treats'][0]['piecesPerDay']))
+        ->and($answer['treats'][0]['pieces'])
+        ->toBe(floor($lots[0]['piece']['count']['best']) + floor($lots[1]['piece']['count']['best']));
 });
 
 it('tells pieces a day by body weight for giving away', function (): void {
@@ -237,6 +366,13 @@ it('tells pieces a day by body weight for giving away', function (): void {
     $pieces = array_column($answer['rows'], 'piecesPerDay');
     $sorted = $pieces;
     sort($sorted);
-    expect($pieces)->toBe($sorted)->and($answer['stops'])->toBeNull()->and($answer['rows'][0]['breakFirst'])->toBeTrue()->and($answer['rows'][10]['breakFirst'])->toBeFalse();
+    expect($pieces)
+        ->toBe($sorted)
+        ->and($answer['stops'])
+        ->toBeNull()
+        ->and($answer['rows'][0]['breakFirst'])
+        ->toBeTrue()
+        ->and($answer['rows'][10]['breakFirst'])
+        ->toBeFalse();
     expect(asked('give-away', [], ROUNDS."\n1/4 cup raisins")['stops'])->not->toBeNull();
 });

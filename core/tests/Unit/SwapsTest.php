@@ -10,7 +10,14 @@ use MildBowl\Core\Swaps\SwapsQuestion;
 /** @return array<string, mixed> */
 function swapsFor(string $text, int $line, array $more = []): array
 {
-    $answer = SwapsQuestion::answer(Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text], 'line' => $line, 'cut' => ['shape' => 'pieces', 'count' => 60]] + $more, JSON_THROW_ON_ERROR)));
+    $answer = SwapsQuestion::answer(
+        Node::decode(
+            json_encode(
+                ['version' => 1, 'recipe' => ['text' => $text], 'line' => $line, 'cut' => ['shape' => 'pieces', 'count' => 60]] + $more,
+                JSON_THROW_ON_ERROR
+            )
+        )
+    );
     expect(schemaErrors($answer, 'swaps-answer'))->toBe('');
 
     return $answer;
@@ -33,9 +40,21 @@ it('ranks what may stand in for a line, with its amount and its effect', functio
     $answer = swapsFor("2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water", 1, ['dogs' => [dog()]]);
     $first = $answer['candidates'][0];
 
-    expect($first['texts'])->toBe(['½ cup blueberries'])->and($first['serves'])->toBe(['Rex'])->and($first['recipeText'])->toContain('½ cup blueberries')->toContain('2 cups whole wheat flour')
-        ->and($first['after']['kcalPerPiece'])->toBeLessThan($answer['before']['kcalPerPiece'])->and($first['after']['rations'][0]['pieces'])->toBeGreaterThan(0)->and($first['reason'])->toContain('grape')
-        ->and(array_column($answer['candidates'], 'action'))->toContain('remove');
+    expect($first['texts'])
+        ->toBe(['½ cup blueberries'])
+        ->and($first['serves'])
+        ->toBe(['Rex'])
+        ->and($first['recipeText'])
+        ->toContain('½ cup blueberries')
+        ->toContain('2 cups whole wheat flour')
+        ->and($first['after']['kcalPerPiece'])
+        ->toBeLessThan($answer['before']['kcalPerPiece'])
+        ->and($first['after']['rations'][0]['pieces'])
+        ->toBeGreaterThan(0)
+        ->and($first['reason'])
+        ->toContain('grape')
+        ->and(array_column($answer['candidates'], 'action'))
+        ->toContain('remove');
 });
 
 it('keeps the dough as it was, in the recipe\'s own units', function (): void {
@@ -54,19 +73,38 @@ it('keeps the dough as it was, in the recipe\'s own units', function (): void {
 it('says what the dough can still be made into', function (): void {
     $answer = swapsFor("2 cups oat flour\n1 large egg\n1/4 cup water", 0);
     expect($answer['before']['made'])->toBe('rolled');
-    $made = ['crumbles' => 'pressed', 'stiff, rolls with effort' => 'rolled', 'rolls cleanly' => 'rolled', 'tacky, drop or ball' => 'dropped', 'spread in a tray' => 'spread', 'a batter' => 'poured'];
+    $made = [
+        'crumbles' => 'pressed',
+        'stiff, rolls with effort' => 'rolled',
+        'rolls cleanly' => 'rolled',
+        'tacky, drop or ball' => 'dropped',
+        'spread in a tray' => 'spread',
+        'a batter' => 'poured',
+    ];
     foreach ($answer['candidates'] as $candidate) {
         // what the sheet itself would say of the recipe with the swap in it
         $feel = answer($candidate['recipeText'])['batch']['feel'];
-        expect($candidate['after']['feel'])->toBe($feel)->and($candidate['after']['made'])->toBe($feel === null ? null : $made[$feel]);
+        expect($candidate['after']['feel'])
+            ->toBe($feel)
+            ->and($candidate['after']['made'])
+            ->toBe($feel === null ? null : $made[$feel]);
     }
 });
 
 it('shows what a swap costs where prices are known', function (): void {
-    $prices = [['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 4], ['ingredient' => 'raisin', 'grams' => 500, 'price' => 5], ['ingredient' => 'blueberry', 'grams' => 100, 'price' => 2]];
+    $prices = [
+        ['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 4],
+        ['ingredient' => 'raisin', 'grams' => 500, 'price' => 5],
+        ['ingredient' => 'blueberry', 'grams' => 100, 'price' => 2],
+    ];
     $answer = swapsFor("200 g oat flour\n50 g raisins\n100 g water", 1, ['dogs' => [dog()], 'prices' => $prices]);
-    expect($answer['before']['cost']['known'])->toEqualWithDelta(0.8 + 0.5, 1e-9)->and($answer['before']['cost']['share'])->toEqualWithDelta(1.0, 1e-9);
-    $berries = array_values(array_filter($answer['candidates'], static fn (array $one): bool => str_contains($one['texts'][0] ?? '', 'blueberries')))[0];
+    expect($answer['before']['cost']['known'])
+        ->toEqualWithDelta(0.8 + 0.5, 1e-9)
+        ->and($answer['before']['cost']['share'])
+        ->toEqualWithDelta(1.0, 1e-9);
+    $berries = array_values(
+        array_filter($answer['candidates'], static fn (array $one): bool => str_contains($one['texts'][0] ?? '', 'blueberries'))
+    )[0];
     expect($berries['after']['cost']['known'])->toBeGreaterThan($answer['before']['cost']['known']);
     $unknown = array_values(array_filter($answer['candidates'], static fn (array $one): bool => str_contains($one['texts'][0] ?? '', 'apple')))[0];
     expect($unknown['after']['cost']['share'])->toBeLessThan(1.0);
@@ -90,17 +128,27 @@ it('refuses a price of nothing known, or for a pack of nothing', function (array
 
 it('puts what worked in this kitchen first and what failed last', function (): void {
     $text = "2 cups barley flour\n1/2 cup raisins\n1/2 cup water";
-    $own = [['out' => 'raisin', 'in' => 'pear', 'ratio' => 1.2, 'rating' => 'good', 'note' => 'they loved it'], ['out' => 'raisin', 'in' => 'blueberry', 'rating' => 'bad']];
+    $own = [
+        ['out' => 'raisin', 'in' => 'pear', 'ratio' => 1.2, 'rating' => 'good', 'note' => 'they loved it'],
+        ['out' => 'raisin', 'in' => 'blueberry', 'rating' => 'bad'],
+    ];
     $texts = array_map(static fn (array $one): string => $one['texts'][0] ?? '', swapsFor($text, 1, ['swaps' => $own])['candidates']);
 
     expect($texts[0])->toContain('pear')->and(array_search('½ cup blueberries', $texts, true))->toBeGreaterThan(2);
 });
 
 it('keeps to the jobs a person says the line does', function (): void {
-    $texts = static fn (array $more): array => array_map(static fn (array $one): string => implode(', ', $one['texts']), swapsFor("2 cups barley flour\n1/2 cup mashed banana", 1, $more)['candidates']);
+    $texts = static fn (array $more): array => array_map(
+        static fn (array $one): string => implode(', ', $one['texts']),
+        swapsFor("2 cups barley flour\n1/2 cup mashed banana", 1, $more)['candidates']
+    );
     // of all that may stand in for banana only a purée binds
-    expect($texts(['jobs' => ['bind']]))->toBe(['½ cup plain pumpkin purée'])
-        ->and(count($texts([])))->toBeGreaterThan(count($texts(['jobs' => ['bind']])))->and($texts(['jobs' => ['leaven']]))->toBe([]);
+    expect($texts(['jobs' => ['bind']]))
+        ->toBe(['½ cup plain pumpkin purée'])
+        ->and(count($texts([])))
+        ->toBeGreaterThan(count($texts(['jobs' => ['bind']])))
+        ->and($texts(['jobs' => ['leaven']]))
+        ->toBe([]);
     expect(swapsFor("2 cups barley flour\n1 large egg", 1)['jobs'])->toContain('bind');
 });
 

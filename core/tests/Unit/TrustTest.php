@@ -47,5 +47,8 @@ it('raises no false alarm', function (): void {
     $clear = array_values(array_filter(trustCases(), static fn (array $case): bool => $case[0] === 'clear'));
     $alarms = array_values(array_filter($clear, static fn (array $case): bool => worstOf($case[1]) !== 'clear'));
 
-    expect(array_map(static fn (array $case): string => worstOf($case[1]).': '.$case[1], $alarms))->toBe([])->and(count($clear))->toBeGreaterThan(200);
+    expect(array_map(static fn (array $case): string => worstOf($case[1]).': '.$case[1], $alarms))
+        ->toBe([])
+        ->and(count($clear))
+        ->toBeGreaterThan(200);
 });

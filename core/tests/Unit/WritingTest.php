@@ -47,13 +47,32 @@ it('writes amounts that read back as what was meant', function (string $units, b
     mt_srand(11);
     $weigher = new Weigher($units);
     $writer = new LineWriter($weigher, $byWeight);
-    foreach (['oat-flour', 'water', 'olive-oil', 'pumpkin-puree', 'blueberry', 'honey', 'chia', 'peanut-butter', 'sorghum-flour', 'ground-flaxseed', 'parsley', 'carob-powder'] as $food) {
+    foreach (
+        [
+            'oat-flour',
+            'water',
+            'olive-oil',
+            'pumpkin-puree',
+            'blueberry',
+            'honey',
+            'chia',
+            'peanut-butter',
+            'sorghum-flour',
+            'ground-flaxseed',
+            'parsley',
+            'carob-powder',
+        ] as $food
+    ) {
         for ($n = 0; $n < 12; $n++) {
             $grams = mt_rand(20, 4000) / 10;
             $text = $writer->nearly($food, $grams, 0.05 * $grams);
             $read = LineReader::read($text, 0, null);
-            expect($read->ingredient)->toBe($food, $text)->and($read->unread)->toBe([], $text)
-                ->and($weigher->weigh($read)?->best)->toEqualWithDelta($grams, max(0.5, 0.05 * $grams), $text);
+            expect($read->ingredient)
+                ->toBe($food, $text)
+                ->and($read->unread)
+                ->toBe([], $text)
+                ->and($weigher->weigh($read)?->best)
+                ->toEqualWithDelta($grams, max(0.5, 0.05 * $grams), $text);
         }
     }
 })->with([
