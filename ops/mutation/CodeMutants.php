@@ -62,6 +62,10 @@ final class CodeMutants extends NodeVisitorAbstract
         if ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && in_array($node->name->toString(), self::STRICT, true)) {
             $this->styled[spl_object_id(end($node->args)->value)] = true;
         }
+        if ($node instanceof Node\Expr\Assign && $node->var instanceof Node\Expr\ArrayDimFetch && $node->expr instanceof Node\Expr\ConstFetch) {
+            // a set: its keys are read, not what stands under them
+            $this->styled[spl_object_id($node->expr)] = true;
+        }
         if (isset($this->styled[spl_object_id($node)])) {
             return null;
         }

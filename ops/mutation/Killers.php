@@ -12,7 +12,7 @@ final readonly class Killers
 {
     private const CORE = <<<'SH'
 cd core
-%DATA% timeout 60 php bin/compile-data >%OUT% 2>&1 || { echo "compile-data"; exit 0; }
+timeout 60 php bin/compile-data >%OUT% 2>&1 || { echo "compile-data"; exit 0; }
 MILDBOWL_GOLDEN_FIRST=%FIRST% MILDBOWL_CORE=$PWD timeout 90 php -d memory_limit=1G ../ops/golden.php --first >%OUT% 2>&1 || { echo "golden"; exit 0; }
 timeout 180 php -d memory_limit=1G vendor/bin/pest --compact --colors=never --bail --testsuite=%SUITES% >%OUT% 2>&1 || { echo "pest"; exit 0; }
 echo survived
@@ -44,9 +44,7 @@ SH;
     public function script(Mutant $mutant): string
     {
         $isApp = str_starts_with($mutant->file, 'app/');
-        // code alone leaves the compiled data as it is, but for the compiler's own
-        $compiles =
-            str_starts_with($mutant->file, 'core/data/') || str_contains($mutant->file, 'DataCompiler') || str_contains($mutant->file, 'Tokenizer');
+        $compiles = preg_match('#^core/data/|DataCompiler|Composition|Tokenizer|Nearest#', $mutant->file) === 1;
 
         $suites = ['core', ...$compiles ? ['compiler'] : [], ...str_contains($mutant->file, 'Clipping') ? ['clipping'] : []];
 
@@ -54,7 +52,6 @@ SH;
             '%SUITES%' => implode(',', $suites),
             '%FIRST%' => self::FIRST[basename(dirname($mutant->file))] ?? '',
             '%OUT%' => "{$this->copy}/out.txt",
-            '%DATA%' => $compiles ? '' : 'true ||',
         ]);
     }
 }

@@ -9,6 +9,7 @@ use MildBowl\Core\Data;
 use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Range;
 use MildBowl\Core\Sizes\SizeQuestion;
+use MildBowl\Core\Swaps\SwapsQuestion;
 use MildBowl\Core\Tests\Support\Cases;
 
 /**
@@ -391,3 +392,31 @@ it('names the nearest gas mark', function (int $celsius, ?string $mark): void {
     [96, '¼'],
     [95, null],
 ]);
+
+it('gives a food its job in a dough from its share on', function (string $text, int $line, string $job, bool $does): void {
+    $answer = SwapsQuestion::answer(
+        Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text], 'line' => $line], JSON_THROW_ON_ERROR))
+    );
+    expect(in_array($job, $answer['jobs'], true))->toBe($does, "$text: ".implode(', ', $answer['jobs']));
+})->with([
+    // a tenth of what takes up water: oat flour 0.8, rye flour 0.8 a gram
+    'bulk, a hundredth over' => ["10.1 g oat flour\n89.9 g rye flour\n60 g water", 0, 'bulk', true],
+    'bulk, a hundredth under' => ["9.9 g oat flour\n90.1 g rye flour\n60 g water", 0, 'bulk', false],
+]);
+
+it('gives a food the job of the fat from four tenths of it on, and of the wet from two tenths', function (
+    string $food,
+    string $substance,
+    string $beside,
+    string $job,
+    float $from
+): void {
+    $held = answer("100 g $food", ['cut' => ['shape' => 'pieces', 'count' => 1]])['piece']['nutrients'][$substance];
+    $besides = answer("100 g $beside", ['cut' => ['shape' => 'pieces', 'count' => 1]])['piece']['nutrients'][$substance] / 100;
+    $jobs = static function (float $share) use ($food, $beside, $held, $besides): array {
+        $text = "100 g $food\n".number_format(($held * (1 - $share)) / $share / $besides, 5, '.', '')." g $beside";
+
+        return SwapsQuestion::answer(Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text], 'line' => 0], JSON_THROW_ON_ERROR)))['jobs'];
+    };
+    expect($jobs($from * 1.01))->toContain($job)->and($jobs($from * 0.99))->not->toContain($job);
+})->with([['egg yolk', 'fatG', 'olive oil', 'fat', 0.4], ['mashed banana', 'waterG', 'lemon juice', 'wet', 0.2]]);

@@ -102,6 +102,13 @@ function refusedAt(string $command, string $place, mixed $value): ?RequestRefuse
         $at = &$at[$key];
     }
     $at = $value;
+
+    return refusedWhole($command, $request);
+}
+
+/** @param  array<string, mixed>  $request */
+function refusedWhole(string $command, array $request): ?RequestRefused
+{
     $json = json_encode($request, JSON_THROW_ON_ERROR);
     try {
         match ($command) {
@@ -262,3 +269,27 @@ it('scales by anything up to its end', function (string $way, mixed $most, mixed
     ['atHand', ['line' => 0, 'grams' => 100000], ['line' => 0, 'grams' => 100001], '/by/atHand/grams'],
     ['atHand', ['line' => 1, 'grams' => 10], ['line' => 2, 'grams' => 10], '/by/atHand/line'],
 ]);
+
+it('refuses a key nobody knows, wherever it stands', function (string $command): void {
+    $places = static function (mixed $value, string $place) use (&$places): array {
+        $found = [];
+        foreach (is_array($value) ? $value : [] as $key => $one) {
+            array_push($found, ...$places($one, "$place/$key"));
+        }
+
+        return is_array($value) && ! array_is_list($value) ? [$place, ...$found] : $found;
+    };
+    $request = wholeRequest($command);
+    foreach ($places($request, '') as $place) {
+        if ($place === '/dislikes') {
+            // its keys are names of dogs
+            continue;
+        }
+        $at = $request;
+        foreach (array_filter(explode('/', $place), static fn (string $key): bool => $key !== '') as $key) {
+            $at = $at[$key];
+        }
+        $refused = $place === '' ? refusedWhole($command, $at + ['gnarp' => 1]) : refusedAt($command, $place, $at + ['gnarp' => 1]);
+        expect([$refused?->errorCode, $refused?->path])->toBe(['unknown-key', "$place/gnarp"]);
+    }
+})->with(['formulate', 'size', 'scale', 'occasion', 'week', 'rescue', 'swaps', 'raid', 'profile', 'label']);
