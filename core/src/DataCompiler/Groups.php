@@ -97,4 +97,39 @@ final class Groups
 
         return $slips;
     }
+
+    /**
+     * Exceptions of a swap that are none: it speaks of one food, or of a group that the excepted food is not in.
+     *
+     * @param  array<string, list<array<string, string>>>  $tables
+     * @return list<string>
+     */
+    public static function idleExceptions(array $tables): array
+    {
+        $parents = $groups = $slips = [];
+        foreach ($tables['groups'] as $row) {
+            $parents[$row['group']] = Table::parts($row['parents'], ';');
+        }
+        foreach (['ingredients', 'entries'] as $file) {
+            foreach ($tables[$file] as $row) {
+                $open = Table::parts($row['groups'], ';');
+                while ($open !== []) {
+                    $group = array_pop($open);
+                    if (! isset($groups[$row['id']][$group])) {
+                        $groups[$row['id']][$group] = true;
+                        $open = [...$open, ...$parents[$group] ?? []];
+                    }
+                }
+            }
+        }
+        foreach ($tables['swaps'] as $n => $row) {
+            foreach (Table::parts($row['except']) as $food) {
+                if (! str_starts_with($row['out'], 'group:') || ! isset($groups[$food][substr($row['out'], 6)])) {
+                    $slips[] = 'swaps.csv, row '.($n + 2).", column except: {$row['out']} holds no {$food} that could be excepted.";
+                }
+            }
+        }
+
+        return $slips;
+    }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Tests\Support\Cases;
 
 /** What is wrong with a whole file of cases, a row each; one test for a file, since there are thousands. */
@@ -69,4 +70,14 @@ it('lets a dry food take up as much water as it does', function (): void {
             return abs($answer['batch']['wetness'] - $expected) < 1e-9 ? null : "$food: {$answer['batch']['wetness']}, not $expected";
         })
     )->toBe([]);
+});
+
+it('knows a group of foods by its other names', function (): void {
+    $wrong = wrongs(
+        Cases::cells('aliases.txt'),
+        static fn (string $word, string $group): ?string => (Catalogue::resolveGroupOrId($word) ?? '-') === $group
+            ? null
+            : "$word is ".(Catalogue::resolveGroupOrId($word) ?? '-').", not $group"
+    );
+    expect($wrong)->toBe([]);
 });
