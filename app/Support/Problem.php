@@ -56,7 +56,7 @@ final class Problem
         $field = (string) array_key_first($errors);
         $failed = array_keys($e->validator->failed()[$field] ?? []);
         $code = match (true) {
-            in_array('Required', $failed, true) => 'missing',
+            array_intersect(['Required', 'Filled'], $failed) !== [] => 'missing',
             array_intersect(['Numeric', 'String', 'Array', 'Boolean', 'Integer', 'Date', 'DateFormat'], $failed) !== [] => 'wrong-type',
             in_array('Prohibited', $failed, true) => 'unknown-key',
             array_intersect(['Max'], $failed) !== [] && is_string(request()->input($field)) => 'too-long',

@@ -18,7 +18,7 @@ final class ConfirmationRequest extends StrictRequest
             'line' => ['nullable', 'string', 'max:2000'],
             'dog' => ['nullable', 'string', 'max:60'],
             'recipeTitle' => ['nullable', 'string', 'max:200'],
-            'words' => ['required', 'string', 'filled', 'max:2000'],
+            'words' => ['required', 'bail', 'filled', 'string', 'max:2000'],
             'saidBy' => ['nullable', 'string', 'max:120'],
         ];
     }

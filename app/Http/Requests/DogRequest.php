@@ -35,7 +35,7 @@ final class DogRequest extends StrictRequest
         $kg = ['nullable', 'numeric', 'between:'.DogReader::LIGHTEST_KG.','.DogReader::HEAVIEST_KG];
 
         return [
-            'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'string', 'filled', 'max:60', Rule::unique('dogs', 'name')
+            'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'bail', 'filled', 'string', 'max:60', Rule::unique('dogs', 'name')
                 ->where('kitchen_id', app(CurrentKitchen::class)->id())->ignore($this->route('dog'))],
             'weightKg' => $kg,
             'weight' => ['nullable', 'string', 'max:40', $this->isWeight(...)],

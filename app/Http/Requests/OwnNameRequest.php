@@ -10,6 +10,6 @@ final class OwnNameRequest extends StrictRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['words' => ['required', 'string', 'filled', 'max:80'], 'ingredient' => ['required', 'string', 'max:80']];
+        return ['words' => ['required', 'bail', 'filled', 'string', 'max:80'], 'ingredient' => ['required', 'string', 'max:80']];
     }
 }

@@ -16,15 +16,20 @@ final class ProductRequest extends StrictRequest
         $presence = $this->isMethod('POST') ? 'required' : 'sometimes';
 
         return [
-            'name' => [$presence, 'string', 'filled', 'max:120', Rule::unique('products', 'name')->where('kitchen_id', app(CurrentKitchen::class)->id())->ignore($this->route('product'))],
+            'name' => [$presence, 'bail', 'filled', 'string', 'max:120', Rule::unique('products', 'name')->where('kitchen_id', app(CurrentKitchen::class)->id())->ignore($this->route('product'))],
             'number' => ['nullable', 'string', 'max:32', 'regex:/^[0-9]+$/'],
-            'ingredients' => [$presence, 'string', 'filled', 'max:5000'],
+            'ingredients' => [$presence, 'bail', 'filled', 'string', 'max:5000'],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.unique' => 'There is a product of that name already: open it to note a new wording.', 'ingredients.required' => 'Copy the list of ingredients from the tub.', 'number.regex' => 'A barcode number holds digits only.'];
+        return [
+            'name.required' => 'Give the product a name.', 'name.filled' => 'Give the product a name.',
+            'name.unique' => 'There is a product of that name already: open it to note a new wording.',
+            'ingredients.required' => 'Copy the list of ingredients from the tub.', 'ingredients.filled' => 'Copy the list of ingredients from the tub.',
+            'number.regex' => 'A barcode number holds digits only.',
+        ];
     }
 }

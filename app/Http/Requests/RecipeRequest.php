@@ -20,7 +20,7 @@ final class RecipeRequest extends StrictRequest
         $presence = $this->isMethod('POST') ? 'required' : 'sometimes';
 
         return [
-            'title' => [$presence, 'string', 'filled', 'max:200'],
+            'title' => [$presence, 'bail', 'filled', 'string', 'max:200'],
             'text' => [$this->isMethod('POST') ? 'present' : 'sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
             'steps' => ['sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
             'cut' => ['sometimes', 'nullable', 'array'],
@@ -34,6 +34,12 @@ final class RecipeRequest extends StrictRequest
             'bakeMinutes' => ['sometimes', 'nullable', 'numeric', 'between:0,99999'],
             'texture' => ['sometimes', 'nullable', Rule::in(Texture::ids())],
         ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['title.required' => 'Give the recipe a title.', 'title.filled' => 'Give the recipe a title.'];
     }
 
     /** A family is a tree: no recipe comes from itself or from one of its own versions. */
