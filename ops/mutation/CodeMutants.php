@@ -27,7 +27,7 @@ final class CodeMutants extends NodeVisitorAbstract
         Node\Expr\BinaryOp\Div::class => '*',
     ];
 
-    private const CALLS = ['min' => 'max', 'max' => 'min', 'floor' => 'ceil', 'ceil' => 'floor', 'round' => 'floor', 'array_any' => 'array_all'];
+    private const CALLS = ['min' => 'max', 'max' => 'min', 'floor' => 'ceil', 'ceil' => 'floor', 'round' => 'floor'];
 
     /** Their last argument asks for a strict comparison: among values of one type, as ours are, it changes nothing. */
     private const STRICT = ['in_array', 'array_search', 'array_keys'];
@@ -54,6 +54,11 @@ final class CodeMutants extends NodeVisitorAbstract
         return $self->mutants;
     }
 
+    private static function isTrue(Node\Expr $expr): bool
+    {
+        return $expr instanceof Node\Expr\ConstFetch && $expr->name->toLowerString() === 'true';
+    }
+
     public function enterNode(Node $node): ?int
     {
         if ($node instanceof Node\Stmt\Declare_) {
@@ -62,9 +67,14 @@ final class CodeMutants extends NodeVisitorAbstract
         if ($node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && in_array($node->name->toString(), self::STRICT, true)) {
             $this->styled[spl_object_id(end($node->args)->value)] = true;
         }
-        if ($node instanceof Node\Expr\Assign && $node->var instanceof Node\Expr\ArrayDimFetch && $node->expr instanceof Node\Expr\ConstFetch) {
-            // a set: its keys are read, not what stands under them
+        // a set: its keys are read, not what stands under them
+        if ($node instanceof Node\Expr\Assign && $node->var instanceof Node\Expr\ArrayDimFetch && self::isTrue($node->expr)) {
             $this->styled[spl_object_id($node->expr)] = true;
+        }
+        if ($node instanceof Node\Expr\Array_ && count($node->items) > 1 && count(array_filter($node->items, static fn ($item): bool => self::isTrue($item->value))) === count($node->items)) {
+            foreach ($node->items as $item) {
+                $this->styled[spl_object_id($item->value)] = true;
+            }
         }
         if (isset($this->styled[spl_object_id($node)])) {
             return null;

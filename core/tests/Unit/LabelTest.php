@@ -58,6 +58,28 @@ it('gives the verdict of the worst part', function (string $ingredients, string 
     ['wheat flour (with calcium, iron, niacin, thiamin), rapeseed oil, E471, lecithin, ascorbic acid, pectin, phosphates, E330', 'clear'],
 ]);
 
+it('reads the same whatever parts the parts', function (string $between): void {
+    $parts = ['oat flour', 'raisins 2%', 'rapeseed oil', 'salt'];
+    $read = static fn (string $text): array => array_map(
+        static fn (array $part): array => [$part['text'], $part['ingredient'], $part['percent'], $part['depth']],
+        labelled($text)['parts']
+    );
+    expect($read(implode($between, $parts)))
+        ->toBe($read(implode(', ', $parts)))
+        ->and(array_column($read(implode($between, $parts)), 0))
+        ->toBe($parts);
+})->with(['commas' => [', '], 'no blanks' => [','], 'semicolons' => ['; '], 'lines' => ["\n"], 'bars' => [' | '], 'full stops' => ['. '], 'both' => [",\n"]]);
+
+it('takes a new line as an end of the traces before it, and a bar as none', function (string $between, array $traces): void {
+    expect(array_keys(array_filter(array_column(labelled("oats. May contain milk{$between}raisins")['parts'], 'trace'))))->toBe($traces);
+})->with([
+    ['. ', [1]],
+    ["\n", [1]],
+    [', ', [1, 2]],
+    [' | ', [1, 2]],
+    ['; ', [1, 2]],
+]);
+
 it('ends a trace where its bracket ends', function (): void {
     $parts = labelled('oats (may contain nuts), raisins')['parts'];
     expect(end($parts)['trace'])->toBeFalse()->and(labelled('oats (may contain nuts), raisins')['worst'])->toBe('never');

@@ -339,6 +339,33 @@ it('minds dislikes, what is at hand and what is new', function (): void {
         ->not->toContain('blueberries');
 });
 
+it('never brings two foods new to a sensitive dog at once', function (): void {
+    $isOne = static fn (string $id): bool => array_filter(
+        ['flour', 'meat', 'fish', 'poultry', 'organ', 'egg', 'dairy'],
+        static fn (string $group): bool => Catalogue::get($id)->inGroup($group)
+    ) !== [];
+    $new = array_values(array_filter(Catalogue::ids(), $isOne));
+    $brought = static fn (array $conditions): array => array_map(
+        static fn (array $plan): int => count(array_intersect(array_column(answer($plan['recipeText'])['lines'], 'ingredient'), $new)),
+        rescue("200 g whole wheat flour\n150 g ground chicken\n60 g water", [
+            'dogs' => [
+                [
+                    'name' => 'Bosun',
+                    'weightKg' => 19,
+                    'ageMonths' => 40,
+                    'allergies' => ['wheat', 'chicken'],
+                    'conditions' => $conditions,
+                    'newIngredients' => $new,
+                ],
+            ],
+        ])['rescues']
+    );
+    expect($brought([])[0])
+        ->toBe(2)
+        ->and(max($brought(['sensitive-stomach'])))
+        ->toBeLessThan(2);
+});
+
 it('says plainly why there is nothing to do', function (string $text, array $more, string $why): void {
     $answer = rescue($text, $more);
     expect($answer['rescues'])->toBe([])->and($answer['why'])->toContain($why);

@@ -290,6 +290,17 @@ it('lets an occasion borrow from the days after, but no dose', function (): void
         ->and($answer['holdBackGrams'])
         ->toBeLessThanOrEqual((0.25 * $budget['rations'][0]['dailyKcal']['best']) / 3.5 + 0.01);
     expect(asked('occasion', ['dogs' => $dogs, 'cut' => $cut, 'occasion' => ['dog' => 'Rex', 'pieces' => 500]])['possible'])->toBeFalse();
+    $most = static fn (array $already): float => asked('occasion', [
+        'dogs' => [dog('Rex', ['weightKg' => 20, 'foodKcalPer100g' => 350, ...$already])],
+        'cut' => $cut,
+        'occasion' => ['dog' => 'Rex', 'pieces' => 0.25],
+    ], "400 g white rice flour\n100 g chicken breast\n100 g water")['mostPieces'];
+    // today's budget and seven days more, in whole quarters of a piece
+    $lean = answer("400 g white rice flour\n100 g chicken breast\n100 g water", ['dogs' => $dogs, 'cut' => $cut]);
+    $kcal = $lean['piece']['kcal']['best'];
+    $all = 8 * $budget['rations'][0]['treatBudgetKcal'];
+    expect($most([]))->toEqualWithDelta(floor((4 * $all) / $kcal) / 4, 0.001);
+    expect($most(['alreadyToday' => ['kcal' => 30]]))->toEqualWithDelta(floor((4 * ($all - 30)) / $kcal) / 4, 0.001);
     $salty = asked('occasion', ['dogs' => $dogs, 'cut' => $cut, 'occasion' => ['dog' => 'Rex', 'pieces' => $pieces]], ROUNDS."\n1 tsp salt");
     expect($salty['possible'])->toBeFalse()->and($salty['why'])->toContain('sodium')->and($salty['mostPieces'])->toBeLessThan($pieces);
     expect(asked('occasion', ['dogs' => $dogs, 'occasion' => ['dog' => 'Rex', 'pieces' => 0.25]])['daysWithout'])->toBe(0);
