@@ -91,7 +91,7 @@ final class CodeMutants extends NodeVisitorAbstract
             isset(self::SWAPS[$node::class]) && $node instanceof Node\Expr\BinaryOp => $this->put(
                 $node,
                 'operator',
-                $this->text($node->left).' '.self::SWAPS[$node::class].' '.$this->text($node->right)
+                $this->side($node->left).' '.self::SWAPS[$node::class].' '.$this->side($node->right)
             ),
             $node instanceof Node\Expr\BinaryOp\Coalesce => $this->put($node, 'fallback', '('.$this->text($node->right).')'),
             $node instanceof Node\Expr\BooleanNot => $this->put($node, 'not', $this->text($node->expr)),
@@ -161,6 +161,14 @@ final class CodeMutants extends NodeVisitorAbstract
                 $this->put($item, 'item', $item->key === null ? "'\\0'" : "'\\0' => ".$this->text($item->value));
             }
         }
+    }
+
+    /** One side of an operator; the parentheses around it belong to no node. */
+    private function side(Node\Expr $side): string
+    {
+        $isWhole = ! $side instanceof Node\Expr\BinaryOp && ! $side instanceof Node\Expr\Ternary && ! $side instanceof Node\Expr\Assign;
+
+        return $isWhole ? $this->text($side) : '('.$this->text($side).')';
     }
 
     private function text(Node $node): string

@@ -26,8 +26,7 @@ final class Doses
             }
             $known = $rows[$row['code']] ?? null;
             if ($known === null || ($row['limit'] !== '' && (float) $row['limit'] < (float) $known['limit'])) {
-                // the general caution stays where a stricter limit replaces the general one
-                $rows[$row['code']] = $known === null ? $row : ['caution' => $row['caution'] === '' ? '' : $row['caution']] + $row;
+                $rows[$row['code']] = $row;
             }
         }
 

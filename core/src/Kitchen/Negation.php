@@ -87,9 +87,12 @@ final class Negation
         if (in_array($next, self::UNDONE, true) && ! ($next === 'need' && $tokens[$start]->is('no') === false)) {
             return true;
         }
-        // a negation of a negation: "never leave out the raisins", "do not omit"
+        // a negation of a negation: "never leave out the raisins", "do not omit", "no need to skip"
         $before = $tokens[$start - 1]->text ?? '';
         $earlier = $tokens[$start - 2]->text ?? '';
+        if ($before === 'to' && in_array($earlier, ['need', 'have'], true)) {
+            return in_array($tokens[$start - 3]->text ?? '', ['no', 'not', 'never', 'dont'], true);
+        }
 
         return in_array($before, ['not', 'never', 'dont', 'cannot', 'cant'], true)
             || ($earlier === 'never' && $before === 'ever');

@@ -155,7 +155,7 @@ final readonly class SizeQuestion
         $used = (new Cut($this->shape, []))->used();
         $ml = $gramsPerDay * $used / $wish->piecesPerDay / $this->formulate->dough->density();
         $bite = $dog->safeBiteMm();
-        $thick = $this->given['thicknessMm'] ?? $this->given['sliceMm'] ?? $this->given['depthMm'] ?? null;
+        $thick = $this->given['thicknessMm'] ?? $this->given['sliceMm'] ?? $this->given['depthMm'] ?? $this->given['diameterMm'] ?? null;
         if ($thick !== null && $bite !== null && $thick > $bite) {
             return [Story::number($thick)." mm thick is more than {$dog->name} may swallow whole.", 'Roll it to '.Story::number($bite).' mm or thinner.'];
         }

@@ -61,12 +61,32 @@ it('reaches a goal that is a figure', function (string $goal, callable $holds): 
     ],
 ]);
 
-it('leaves one animal in a recipe that is to have one', function (): void {
-    $answer = rescued("200 g minced turkey\n1 cup oat flour\n1 large egg\n1/4 cup water", ['goals' => ['single-protein']]);
+const MEATS = [
+    'turkey' => '100 g turkey breast',
+    'chicken' => '100 g chicken breast',
+    'duck' => '100 g duck breast',
+    'beef' => '100 g minced beef',
+    'lamb' => '100 g minced lamb',
+    'pork' => '100 g minced pork',
+    'venison' => '100 g venison',
+    'rabbit' => '100 g rabbit',
+    'bison' => '100 g ground bison',
+    'kangaroo' => '100 g kangaroo',
+    'horse' => '100 g horse meat',
+    'goat' => '100 g goat',
+    'fish' => '100 g cod',
+    'shellfish' => '100 g cooked mussels',
+    'egg' => '1 large egg',
+    'dairy' => '100 g cottage cheese',
+    'insect' => '20 g insect meal',
+];
+
+it('leaves one animal in a recipe that is to have one', function (string $other): void {
+    $answer = rescued("200 g minced turkey\n1 cup oat flour\n$other\n1/4 cup water", ['goals' => ['single-protein']]);
     foreach ($answer['rescues'] as $rescue) {
         $animals = [];
         foreach (answer($rescue['recipeText'])['lines'] as $line) {
-            foreach (['turkey', 'chicken', 'egg', 'fish', 'beef', 'pork', 'dairy', 'gelatin'] as $animal) {
+            foreach (MEATS as $animal => $words) {
                 if (Catalogue::get((string) $line['ingredient'])->inGroup($animal)) {
                     $animals[$animal] = true;
                 }
@@ -75,7 +95,7 @@ it('leaves one animal in a recipe that is to have one', function (): void {
         expect(count($animals))->toBeLessThanOrEqual(1, $rescue['recipeText']);
     }
     expect($answer['rescues'])->not->toBe([]);
-});
+})->with(MEATS);
 
 it('brings nothing new to a dog that is to have nothing new, and only what an allow-list names', function (): void {
     $dogs = [dog('Ferris', ['newIngredients' => ['sorghum-flour', 'millet-flour']]), dog('Tuppence', ['allergies' => ['gluten']])];
@@ -90,6 +110,23 @@ it('brings nothing new to a dog that is to have nothing new, and only what an al
             );
         }
     }
+});
+
+it('leaves no dog out that has an allow-list, where the goal is to keep to it', function (): void {
+    $listed = dog('Tuppence', ['allowList' => ['rabbit', 'parsnip', 'sorghum-flour', 'water', 'egg', 'olive-oil']]);
+    $vet = dog('Ada', ['conditions' => ['diabetes']]);
+    $left = static fn (array $dogs): array => array_map(
+        static fn (array $rescue): array => array_column($rescue['leftOut'], 'dog'),
+        rescued(PLAIN_LOAF, ['dogs' => $dogs, 'goals' => ['allow-list']])['rescues']
+    );
+    expect($left([$listed, dog('Ada')])[0])
+        ->toBe([])
+        ->and($left([$listed, $vet])[0])
+        ->toBe(['Ada'])
+        ->and($left([$vet, $listed])[0])
+        ->toBe(['Ada'])
+        ->and($left([dog('Tuppence', ['allowList' => ['rabbit'], 'conditions' => ['diabetes']]), dog('Ada')]))
+        ->toBe([]);
 });
 
 it('uses what is at hand where it can, and what a dog likes', function (): void {

@@ -56,8 +56,24 @@ it('is not silenced by what is no negation', function (string $line, string $cod
     ['no more than 2 tbsp cocoa powder', 'chocolate'],
     ['gluten-free chocolate', 'chocolate'],
     ["don't forget the raisins", 'grape'],
+    ['never ever leave out the raisins', 'grape'],
+    ['200 g oat flour, no need to leave out the raisins', 'grape'],
+    ["200 g oat flour, you don't have to skip the raisins", 'grape'],
+    ['never without raisins', 'grape'],
+    ['cannot leave out the raisins', 'grape'],
     ['sugar-free milk chocolate', 'chocolate'],
     ['no onion but garlic powder, 1 tsp', 'allium'],
+]);
+
+it('takes a negation for one', function (string $line): void {
+    expect(found(answer($line)))->not->toContain('never:grape');
+})->with([
+    '200 g oat flour, leave out the raisins',
+    '200 g oat flour, for ever leave out the raisins',
+    '200 g oat flour, never ever add raisins',
+    '200 g oat flour, you need to leave out the raisins',
+    '200 g oat flour, you have to omit the raisins',
+    "200 g oat flour, don't forget to leave out the raisins",
 ]);
 
 /** @return array<string, mixed> */

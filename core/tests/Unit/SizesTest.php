@@ -163,6 +163,42 @@ it('says when a wish is impossible, and what would make it possible', function (
     ],
 ]);
 
+it('works out what is asked for, whatever was given there, and keeps what was given beside it', function (): void {
+    $found = static fn (array $cut): array => asked('size', [
+        'dogs' => [dog()],
+        'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 2]],
+        'days' => 3,
+        'cut' => $cut,
+    ])['sizes'][0]['cut'] ?? [];
+    foreach (
+        [
+            ['shape' => 'round', 'thicknessMm' => 6, 'diameterMm' => 99],
+            ['shape' => 'square', 'thicknessMm' => 6, 'sideMm' => 99],
+            ['shape' => 'ball', 'diameterMm' => 99],
+            ['shape' => 'scoop', 'ml' => 99],
+            ['shape' => 'pieces', 'count' => 3],
+        ] as $cut
+    ) {
+        $asked = array_diff_key($cut, ['shape' => 0, 'thicknessMm' => 0]);
+        expect($found($cut))->toBe($found(array_diff_key($cut, $asked)))->and($found($cut)[array_key_first($asked)])->not->toEqual(reset($asked));
+    }
+    // a log is as thick as it is said to be, or else its slices are
+    expect($found(['shape' => 'log', 'diameterMm' => 12])['diameterMm'])
+        ->toEqual(12)
+        ->and($found(['shape' => 'log', 'sliceMm' => 7])['sliceMm'])
+        ->toEqual(7)
+        ->and($found(['shape' => 'log', 'sliceMm' => 7, 'diameterMm' => 99]))
+        ->toBe($found(['shape' => 'log', 'sliceMm' => 7]));
+    expect(fmod(2 * $found(['shape' => 'log', 'diameterMm' => 11])['sliceMm'], 1.0))->toEqual(0);
+    $thick = asked('size', [
+        'dogs' => [dog()],
+        'wishes' => [['dog' => 'Rex', 'piecesPerDay' => 2]],
+        'days' => 3,
+        'cut' => ['shape' => 'log', 'diameterMm' => 40],
+    ]);
+    expect($thick['why'])->toContain('40 mm thick')->and($thick['remedy'])->toContain('mm or thinner');
+});
+
 it('gives the sizes once the vet agrees, but not before', function (): void {
     $more = ['dogs' => [dog('Quill', ['conditions' => ['heart']])], 'wishes' => [['dog' => 'Quill', 'piecesPerDay' => 2]]];
     $answer = asked('size', $more);
@@ -245,6 +281,21 @@ it('goes to the next whole egg and says the difference', function (): void {
         ->and($answer['wholeEggs']['says'])
         ->toContain('more dough');
     expect(asked('scale', ['by' => ['factor' => 2]])['wholeEggs'])->toBeNull();
+});
+
+it('rounds no egg that is measured rather than counted', function (string $amount): void {
+    expect(asked('scale', ['by' => ['factor' => 1.4]], "2 cups oat flour\n$amount egg")['wholeEggs'])->toBeNull();
+})->with(['50 g', '0.1 kg', '40 ml', '1 cup', '3 tbsp', '5 tsp', '2 oz', '1 lb']);
+
+it('holds an occasion to seven days even where a piece has less than a calorie', function (): void {
+    $dogs = [dog('Rex', ['weightKg' => 2, 'foodKcalPer100g' => 350])];
+    $cut = ['shape' => 'pieces', 'count' => 1000];
+    $text = "200 g white rice flour\n50 g chicken breast\n80 g water";
+    $day = answer($text, ['dogs' => $dogs, 'cut' => $cut]);
+    $kcal = $day['piece']['kcal']['best'];
+    expect($kcal)->toBeLessThan(1.0)->toBeGreaterThan(0.1);
+    $answer = asked('occasion', ['dogs' => $dogs, 'cut' => $cut, 'occasion' => ['dog' => 'Rex', 'pieces' => 1000]], $text);
+    expect($answer['possible'])->toBeFalse()->and($answer['mostPieces'] * $kcal)->toBeLessThanOrEqual(8 * $day['rations'][0]['treatBudgetKcal'] + 0.01);
 });
 
 it('scales to days for these dogs, and to a tin; it warns of leaven and depth', function (): void {
