@@ -135,3 +135,12 @@ it('never clears hostile text', function (string $text): void {
     'markup' => str_repeat('<script>', 2000),
     'marks' => str_repeat("a\u{0301}", 6000),
 ]);
+
+it('makes a line of each food of a told sentence', function (string $told, array $foods): void {
+    expect(array_column(answer($told)['lines'], 'ingredient'))->toBe($foods);
+})->with([
+    ['Take 2 cups oat flour, raisins and honey.', ['oat-flour', 'raisin', 'honey']],
+    ['Take 2 cups oat flour, raisins & honey', ['oat-flour', 'raisin', 'honey']],
+    ['I take one cup of oat flour with peanut butter and two eggs, then a pinch of salt', ['oat-flour', 'egg', 'salt']],
+    ['Mix 2 cups oat flour and 1 cup of pumpkin, then bake.', ['oat-flour', 'pumpkin']],
+]);
