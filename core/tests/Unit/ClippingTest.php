@@ -113,6 +113,34 @@ it('questions doubtful claims', function (string $row, string $question): void {
     ["Bake for 20 minutes.\nBake everything 45 minutes.", 'more than once'],
 ]);
 
+it('questions a heat from the degree on at which it cannot be meant, and not a degree before', function (string $row, string $question): void {
+    $doubts = clip("# Bites\n## Ingredients\n2 cups oat flour\n## Method\n$row")['recipes'][0]['doubts'];
+    $questions = implode(' ', array_column($doubts, 'question'));
+    $question === '' ? expect($questions)->not->toContain('°') : expect($questions)->toContain($question);
+})->with([
+    ['Bake at 260 °C.', ''],
+    ['Bake at 261 °C.', '(125 °C)'],
+    ['Bake at 350 °C.', '(175 °C)'],
+    ['Bake at 320 °C.', '(160 °C)'],
+    ['Bake at 100 °C.', ''],
+    ['Bake at 99 °C.', '199 °C meant'],
+    ['Bake at 200 °F.', ''],
+    ['Bake at 199 °F.', '199 °F is 95 °C'],
+    ['Bake at 140 °F.', '140 °F is 60 °C'],
+    ['Bake at 500 °F.', ''],
+    ['Bake at 501 °F.', 'hotter than a kitchen oven: check'],
+    ['Bake at three 50 F.', ''],
+    ['Bake at one 80 F.', '180 °F is 80 °C'],
+    ['Bake at two 90 C.', '(145 °C)'],
+    ['Bake at four 10 C.', '(210 °C)'],
+    ['Dry the meat in the oven at 95 °C.', 'up to 95 °C'],
+    ['Dry the meat in the oven at 96 °C.', ''],
+    ['Dry the meat in the oven at 203 °F.', 'up to 95 °C'],
+    ['Dry the meat in the oven at 204 °F.', ''],
+    ['Dehydrate the jerky in the oven at 70 °C.', 'up to 95 °C'],
+    ['Put it in a bag of 400 C.', ''],
+]);
+
 it('asks nothing about a plain recipe', function (): void {
     expect(
         clip(
