@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Tests\Support\Cases;
 
 /** A meal that brings energy and nothing that is dosed. */
@@ -158,3 +160,32 @@ it('holds of a gram what the reference says', function (string $food, string $su
     $piece = answer("100 g $food", $garlic)['piece']['nutrients'];
     expect($piece[$substance] ?? 0.0)->toEqualWithDelta(100 * (float) $best, 1e-6);
 })->with(fn (): array => Cases::cells('contents.txt'));
+
+it('turns an amount a day into the unit of its row, and a limit of the row into an amount a day', function (string $basis, float $inUnit): void {
+    // 30 of something a day: in 60 kcal of treats, of 600 kcal a day, in a dog of 15 kg
+    $row = ['basis' => $basis];
+    $dog = new Dog('Rex', 15.0);
+    expect(Doses::inUnit($row, 30.0, 60.0, $dog, 600.0))
+        ->toEqualWithDelta($inUnit, 1e-9)
+        ->and(Doses::perDay($row, $inUnit, $dog, 60.0, 600.0))
+        ->toEqualWithDelta(30.0, 1e-9);
+    // what is not known is not worked out
+    $unknown = new Dog('Ada', null);
+    if (preg_match('/per(10)?kg/i', $basis) === 1) {
+        expect(Doses::inUnit($row, 30.0, 60.0, $unknown, 600.0))
+            ->toBeNull()
+            ->and(Doses::perDay($row, $inUnit, $unknown, 60.0, 600.0))
+            ->toBeNull();
+    } else {
+        expect(Doses::inUnit($row, 30.0, 0.0, $dog, null))
+            ->toBeNull()
+            ->and(Doses::perDay($row, $inUnit, $dog, null, null))
+            ->toBeNull();
+    }
+})->with([
+    ['per100kcalTreat', 50.0],
+    ['perKcalTreat', 0.5],
+    ['per100kcalDay', 5.0],
+    ['perKgDay', 2.0],
+    ['per10kgDay', 20.0],
+]);

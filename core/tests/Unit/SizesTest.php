@@ -236,6 +236,37 @@ it('never makes a piece larger than asked', function (string $shape): void {
     expect(FittedCut::largest($shape, [], 1.5, 25.0))->not->toBeNull();
 })->with(['round', 'square', 'rectangle', 'bone', 'heart', 'star', 'area', 'strip', 'log', 'ball', 'scoop', 'mould', 'grid']);
 
+it('keeps a side that is given, and makes the other as long as goes', function (string $shape, string $given, string $found, float $step): void {
+    foreach ([0.5, 1.5, 4.0, 12.0] as $ml) {
+        foreach ([8.0, 12.0, 20.0] as $mm) {
+            $bite = 30.0;
+            $cut = FittedCut::largest($shape, [$given => $mm], $ml, $bite);
+            if ($cut === null) {
+                continue;
+            }
+            $longer = new Cut($shape, [$found => $cut->sizes[$found] + $step] + $cut->sizes);
+            expect($cut->sizes[$given])
+                ->toEqual($mm)
+                ->and($cut->pieceMl())
+                ->toBeLessThanOrEqual($ml * (1 + 1e-9))
+                ->and($cut->largestMm())
+                ->toBeLessThanOrEqual($bite)
+                ->and($longer->pieceMl() > $ml || $longer->sizes[$found] > ($found === 'widthMm' ? $mm : $bite))
+                ->toBeTrue("$shape, $mm mm $given, $ml ml: ".json_encode($cut->sizes));
+        }
+    }
+    expect(FittedCut::largest($shape, [$given => 12.0], 1.5, 30.0))->not->toBeNull();
+})->with([
+    ['rectangle', 'widthMm', 'lengthMm', 1.0],
+    ['strip', 'widthMm', 'lengthMm', 1.0],
+    ['bone', 'widthMm', 'lengthMm', 1.0],
+    ['heart', 'widthMm', 'lengthMm', 1.0],
+    ['star', 'widthMm', 'lengthMm', 1.0],
+    ['rectangle', 'lengthMm', 'widthMm', 1.0],
+    ['log', 'diameterMm', 'sliceMm', 0.5],
+    ['log', 'sliceMm', 'diameterMm', 1.0],
+]);
+
 it('scales in amounts a kitchen can measure', function (array $by, float $factor, array $lines): void {
     $answer = asked(
         'scale',
