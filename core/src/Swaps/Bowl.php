@@ -24,15 +24,12 @@ final class Bowl
 
     public const KCAL = 4;
 
-    /** g of meat and fish */
-    public const MEAT = 5;
-
-    public const SODIUM = 6;
+    public const SODIUM = 5;
 
     /** g of what takes water up */
-    public const FLOUR = 7;
+    public const FLOUR = 6;
 
-    public const FIRST_DOSE = 8;
+    public const FIRST_DOSE = 7;
 
     /** Share of the uptake lost for each g of fat on a g of flour: 3 % for each 10 %. */
     public const FAT_SHORTENS = 0.3;
@@ -54,7 +51,6 @@ final class Bowl
             $sums[self::FLOUR] += $uptake > 0 ? $grams : 0.0;
             $sums[self::FAT] += $portion->substances['fatG'] ?? 0.0;
             $sums[self::KCAL] += $portion->kcal()->best ?? 0.0;
-            $sums[self::MEAT] += self::isMeat($portion) ? $grams : 0.0;
             $sums[self::SODIUM] += $portion->substances['sodiumMg'] ?? 0.0;
             foreach ($substances as $index => $substance) {
                 $sums[self::FIRST_DOSE + $index] += $portion->substances[$substance] ?? 0.0;

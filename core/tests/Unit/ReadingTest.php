@@ -144,3 +144,25 @@ it('makes a line of each food of a told sentence', function (string $told, array
     ['I take one cup of oat flour with peanut butter and two eggs, then a pinch of salt', ['oat-flour', 'egg', 'salt']],
     ['Mix 2 cups oat flour and 1 cup of pumpkin, then bake.', ['oat-flour', 'pumpkin']],
 ]);
+
+it('reads a dozen and its half as so many, whatever they are counted in', function (string $said, string $counted): void {
+    [$dozen, $plain] = [answer($said)['lines'][0], answer($counted)['lines'][0]];
+    expect($dozen['grams'])
+        ->not->toBeNull()
+        ->toEqual($plain['grams'])
+        ->and($dozen['ingredient'])
+        ->toBe($plain['ingredient']);
+})->with([
+    ['half a dozen large eggs', '6 large eggs'],
+    ['half dozen eggs', '6 eggs'],
+    ['half a dozen of eggs', '6 eggs'],
+    ['a dozen eggs', '12 eggs'],
+    ['half a dozen cloves of garlic', '6 cloves of garlic'],
+    ['half a dozen cups oat flour', '6 cups oat flour'],
+    ['half a dozen tbsp honey', '6 tbsp honey'],
+]);
+
+it('takes a short imperative for a step, not for a food', function (string $verb): void {
+    $answer = answer("2 cups oat flour\n1 egg\n$verb overnight");
+    expect(array_column($answer['lines'], 'text'))->toBe(['2 cups oat flour', '1 egg']);
+})->with(['Mix', 'Stir', 'Bake', 'Preheat', 'Roll', 'Combine', 'Add', 'Use', 'Dust', 'Knead', 'Sprinkle', 'Fold', 'Beat', 'Whisk', 'Freeze', 'Serve']);

@@ -366,6 +366,34 @@ it('never brings two foods new to a sensitive dog at once', function (): void {
         ->toBeLessThan(2);
 });
 
+it('leaves out of a large table only the dog that cannot be served, wherever it sits', function (int $at): void {
+    $dogs = array_map(
+        static fn (int $n): array => ['name' => "D$n", 'weightKg' => 19, 'ageMonths' => 40, 'conditions' => $n === $at ? ['diabetes'] : []],
+        range(0, 9)
+    );
+    $answer = rescue("2 cups oat flour\n1/2 cup raisins\n1/4 cup water", ['dogs' => $dogs])['rescues'][0];
+    expect(array_column($answer['leftOut'], 'dog'))->toBe(["D$at"]);
+})->with([0, 1, 5, 9]);
+
+it('writes a swapped line as a weight where the line was one, and in cups where it was not', function (string $line, bool $byWeight): void {
+    $plan = rescue("$line whole wheat flour\n1/4 cup water", [
+        'dogs' => [['name' => 'Bosun', 'weightKg' => 19, 'ageMonths' => 40, 'allergies' => ['wheat']]],
+    ])['rescues'][0];
+    expect(preg_match('/^[\d.]+ k?g /', $plan['changes'][0]['to']) === 1)->toBe($byWeight, $plan['changes'][0]['to']);
+})->with([
+    ['200 g', true],
+    ['0.3 kg', true],
+    ['250000 mg', true],
+    ['400 ml', true],
+    ['0.5 l', true],
+    ['4 dl', true],
+    ['40 cl', true],
+    ['8 oz', true],
+    ['1 lb', true],
+    ['2 cups', false],
+    ['8 tbsp', false],
+]);
+
 it('says plainly why there is nothing to do', function (string $text, array $more, string $why): void {
     $answer = rescue($text, $more);
     expect($answer['rescues'])->toBe([])->and($answer['why'])->toContain($why);
