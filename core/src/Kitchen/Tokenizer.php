@@ -30,11 +30,8 @@ final class Tokenizer
         .'|[\p{L}\p{M}]+(?:\'[\p{L}]+)*\'?(*MARK:word)'
         .'|[^\s\p{L}\d](*MARK:mark)~u';
 
-    private const UNACCENTED = [
-        'à' => 'a', 'á' => 'a', 'â' => 'a', 'ã' => 'a', 'ä' => 'a', 'å' => 'a', 'ç' => 'c', 'è' => 'e', 'é' => 'e', 'ê' => 'e', 'ë' => 'e', 'ì' => 'i',
-        'í' => 'i', 'î' => 'i', 'ï' => 'i', 'ñ' => 'n', 'ò' => 'o', 'ó' => 'o', 'ô' => 'o', 'õ' => 'o', 'ö' => 'o', 'ø' => 'o', 'ù' => 'u', 'ú' => 'u',
-        'û' => 'u', 'ü' => 'u', 'ý' => 'y', 'ÿ' => 'y', 'œ' => 'oe', 'æ' => 'ae', 'ß' => 'ss',
-    ];
+    /** Letters that do not come apart into a letter and a mark. */
+    private const WHOLE = ['ø' => 'o', 'œ' => 'oe', 'æ' => 'ae', 'ß' => 'ss'];
 
     /** @var array<string, string> */
     private static array $stems = [];
@@ -133,7 +130,7 @@ final class Tokenizer
         if (preg_match('/[^a-z]/', $word) !== 1) {
             return $word;
         }
-        $word = strtr($word, self::UNACCENTED + self::LOOK_ALIKES);
+        $word = strtr($word, self::WHOLE + self::LOOK_ALIKES);
         if (preg_match('/[^a-z0-9]/', $word) === 1) {
             $word = (string) preg_replace('/\p{M}+/u', '', self::normal($word, \Normalizer::FORM_D));
         }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use MildBowl\Core\Kitchen\RecipeReader;
+use MildBowl\Core\Kitchen\Tokenizer;
 
 it('reads amount and food of a plain line', function (string $row): void {
     [$line, $ingredient, $grams] = array_map(trim(...), explode('|', $row));
@@ -166,3 +167,31 @@ it('takes a short imperative for a step, not for a food', function (string $verb
     $answer = answer("2 cups oat flour\n1 egg\n$verb overnight");
     expect(array_column($answer['lines'], 'text'))->toBe(['2 cups oat flour', '1 egg']);
 })->with(['Mix', 'Stir', 'Bake', 'Preheat', 'Roll', 'Combine', 'Add', 'Use', 'Dust', 'Knead', 'Sprinkle', 'Fold', 'Beat', 'Whisk', 'Freeze', 'Serve']);
+
+it('reads a letter with a mark as the letter', function (string $marked, string $plain): void {
+    foreach (preg_split('/ /', $marked) ?: [] as $one) {
+        expect(Tokenizer::fold($one))
+            ->toBe($plain, $one)
+            ->and(Tokenizer::fold(mb_strtoupper($one)))
+            ->toBe($plain, $one)
+            ->and(Tokenizer::fold(Normalizer::normalize($one, Normalizer::FORM_D) ?: ''))
+            ->toBe($plain, $one);
+    }
+})->with([
+    ['à á â ã ä å ā ă ą', 'a'],
+    ['ç ć č', 'c'],
+    ['è é ê ë ē ě ę', 'e'],
+    ['ì í î ï ī', 'i'],
+    ['ñ ń ň', 'n'],
+    ['ò ó ô õ ö ø ō ő', 'o'],
+    ['ù ú û ü ū ů ű', 'u'],
+    ['ý ÿ', 'y'],
+    ['š ś ş', 's'],
+    ['ž ź ż', 'z'],
+    ['œ', 'oe'],
+    ['æ', 'ae'],
+    ['ß', 'ss'],
+    ['œufs', 'oeufs'],
+    ['crème', 'creme'],
+    ['jalapeño', 'jalapeno'],
+]);
