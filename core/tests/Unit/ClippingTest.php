@@ -113,6 +113,17 @@ it('questions doubtful claims', function (string $row, string $question): void {
     ["Bake for 20 minutes.\nBake everything 45 minutes.", 'more than once'],
 ]);
 
+it('shows the beginning of what it could not read, and no more', function (): void {
+    $told = clip('<html><script type="application/ld+json">{"@type":"Recipe","name":"'.str_repeat('x', 200).'</script></html>')['notUnderstood'];
+    expect(implode(' ', $told))->toContain('Structured data that is not valid JSON: "{"@type":"Recipe","name":"'.str_repeat('x', 34).'…"');
+});
+
+it('reads a script of data whose words hold the end of a script', function (int $times): void {
+    $page = static fn (string $note): string => '<html><body><script type="application/ld+json">'.
+        '{"@type":"Recipe","name":"Rounds","description":"'.$note.'","recipeIngredient":["2 cups oat flour"]}</script></body></html>';
+    expect(clip($page(str_repeat('a </script> b ', $times)))['recipes'][0]['title'] ?? null)->toBe('Rounds');
+})->with([0, 1, 3, 7]);
+
 it('questions a heat from the degree on at which it cannot be meant, and not a degree before', function (string $row, string $question): void {
     $doubts = clip("# Bites\n## Ingredients\n2 cups oat flour\n## Method\n$row")['recipes'][0]['doubts'];
     $questions = implode(' ', array_column($doubts, 'question'));

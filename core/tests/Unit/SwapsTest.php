@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Formulate\RequestRefused;
+use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Swaps\DoughQuestion;
+use MildBowl\Core\Swaps\Jobs;
 use MildBowl\Core\Swaps\SwapsQuestion;
 
 /** @return array<string, mixed> */
@@ -176,3 +178,26 @@ it('says what to work in when it is too wet or too dry', function (string $text,
 it('needs flour to speak of wetness, and leaves a good dough alone', function (): void {
     expect(doughFor('1/2 cup water')['add'])->toBeNull()->and(doughFor("200 g oat flour\n1 large egg\n100 g water")['add'])->toBeNull();
 });
+
+it('knows what a kitchen\'s own food can do by its groups', function (string $group, string $job): void {
+    $own = new Ingredient('own', 'own food', [$group => true], [], null, 'LABEL', 'B');
+    expect(Jobs::can($own))->toBe([$job]);
+})->with([
+    ['meat', 'protein'],
+    ['organ', 'protein'],
+    ['fish', 'protein'],
+    ['shellfish', 'protein'],
+    ['cheese', 'protein'],
+    ['oil', 'fat'],
+    ['animal-fat', 'fat'],
+    ['nut-butter', 'fat'],
+    ['added-sugar', 'sweeten'],
+    ['liquid', 'wet'],
+    ['flour', 'bulk'],
+    ['vegetable', 'bulk'],
+    ['legume', 'bulk'],
+    ['spice', 'flavour'],
+    ['herb', 'flavour'],
+    ['baking-leavener', 'leaven'],
+    ['salt', 'flavour'],
+]);
