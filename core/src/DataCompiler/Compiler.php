@@ -451,8 +451,13 @@ final class Compiler
     private function readBenign(): array
     {
         $words = [];
-        foreach ($this->readWordList('benign-words') as $word => $_) {
-            $words[Tokenizer::stem($word)] = true;
+        $listed = $this->readWordList('benign-words');
+        foreach ($listed as $word => $_) {
+            $stem = Tokenizer::stem($word);
+            if ($stem !== $word && isset($listed[$stem])) {
+                throw new RuntimeException("benign-words.txt: \"$word\" is read as \"$stem\", which stands there: leave it out.");
+            }
+            $words[$stem] = true;
             $words[$word] = true;
         }
 

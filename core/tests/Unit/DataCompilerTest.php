@@ -109,6 +109,7 @@ it('stops at ranges out of order, at one name for two things, and at a poison wi
     ['names.csv', 'oat-bran,oat bran', 'oat-bran,oat flour', '"oat flour" names both'],
     ['units.csv', 'tsp|teaspoon', 'tsp|cup|teaspoon', 'taken already'],
     ['breeds.csv', 'shiba,shiba inu', 'shiba,akita', 'taken already'],
+    ['benign-words.txt', "\ntreat\n", "\ntreat\ntreats\n", '"treats" is read as "treat", which stands there'],
     ['rules.csv', 'poppy,never,0', 'poppies,never,0', 'cases/never.txt holds no case of it'],
     ['rules.csv', 'vinegar,caution,0', 'vinegar,never,0', 'cases/never.txt holds no case of it'],
 ]);

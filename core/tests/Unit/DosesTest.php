@@ -150,6 +150,9 @@ it('stands a dose on the lines that bring a fifth of it, and always on the large
         ->toBe([false, false, true])
         ->and($has("300 g plain meal\n1.05 g salt\n3.95 g salt"))
         ->toBe([false, true, true])
+        // exactly a fifth
+        ->and($has("300 g plain meal\n1 g salt\n4 g salt"))
+        ->toBe([false, true, true])
         // seven equal lines: none brings a fifth, each is the largest
         ->and($has("300 g plain meal\n".implode("\n", array_fill(0, 7, '1 g salt'))))
         ->toBe([false, ...array_fill(0, 7, true)]);

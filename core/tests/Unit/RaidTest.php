@@ -99,6 +99,15 @@ it('counts so many pieces of a recipe', function (): void {
         ->toContain('160 g raisins');
 });
 
+it('answers where nothing of the recipe could be weighed, whatever the cut', function (array $cut): void {
+    $answer = raid(['recipe' => ['title' => 'Odd', 'text' => "flurbl\nsome raisins", 'cut' => $cut, 'pieces' => 3]]);
+    expect($answer['unread'])->not->toBe([])->and(json_encode($answer))->toContain('raisins');
+})->with([
+    [['shape' => 'pieces', 'count' => 20]],
+    [['shape' => 'round', 'diameterMm' => 30, 'thicknessMm' => 6]],
+    [['shape' => 'scoop', 'ml' => 5]],
+]);
+
 it('takes the most a product may have held', function (): void {
     $answer = raid(['product' => ['name' => 'spread', 'ingredients' => 'peanuts, sugar, birch sugar', 'grams' => 90]]);
     $dose = array_column($answer['doses'], null, 'substance')['xylitolMg'];
