@@ -81,3 +81,22 @@ it('knows a group of foods by its other names', function (): void {
     );
     expect($wrong)->toBe([]);
 });
+
+it('counts a food of a group to every group above it, and to none other', function (): void {
+    $cases = Cases::cells('groups.txt');
+    $groups = array_values(array_unique(array_merge(array_column($cases, 0), ...array_map(static fn (array $case): array => explode(' ', $case[1]), $cases))));
+    $dogs = array_map(static fn (string $group): array => dog($group, ['allergies' => [$group]]), $groups);
+    $wrong = wrongs($cases, static function (string $group, string $above) use ($dogs): ?string {
+        $findings = answer('100 g quay meal', [
+            'dogs' => $dogs,
+            'pantry' => [['name' => 'quay meal', 'groups' => [$group], 'per100g' => ['kcal' => 350]]],
+        ])['lines'][0]['findings'];
+        $reacts = array_column(array_filter($findings, static fn (array $one): bool => $one['level'] === 'allergen'), 'dog');
+        sort($reacts);
+        $expected = [$group, ...explode(' ', $above)];
+        sort($expected);
+
+        return $reacts === $expected ? null : "$group: ".implode(' ', $reacts);
+    });
+    expect($wrong)->toBe([]);
+});
