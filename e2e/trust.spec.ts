@@ -46,13 +46,23 @@ test('what was confirmed of one recipe is not taken over by another', async ({ p
     await expect(row(page, 2)).toContainText('Read the label')
     await expect(row(page, 2)).not.toContainText('Settled')
     await expect(ration(page, 'Bosun')).toContainText('none yet')
-    await page.goto('/shelf')
+    // settled on the open sheet, and then the shelf's recipe with the very same line is opened over it
+    await row(page, 2)
+        .getByRole('button', { name: /Read the label/ })
+        .click()
+    await row(page, 2)
+        .getByRole('button', { name: /I read the label/ })
+        .click()
+    await expect(row(page, 2)).toContainText('Settled')
+    await page.getByRole('link', { name: 'Shelf' }).click()
     await page
-        .getByRole('button', { name: /Pear and sorghum/ })
+        .getByRole('button', { name: /One jar/ })
         .first()
         .click()
-    await expect(page.getByLabel('Title of the recipe')).toHaveValue(/Pear and sorghum/)
-    await expect(page.getByText('Settled')).toHaveCount(0)
+    await expect(page.getByLabel('Title of the recipe')).toHaveValue('One jar')
+    await expect(row(page, 2)).toContainText('Read the label')
+    await expect(row(page, 2)).not.toContainText('Settled')
+    await expect(ration(page, 'Bosun')).toContainText('none yet')
 })
 
 test("a vet's word is taken for its own dog, and taken back", async ({ page }) => {

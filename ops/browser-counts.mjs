@@ -1,4 +1,5 @@
-// "PASSED FAILED" of a Playwright report. A test that needed a second try is told as flaky and counts as failed.
+// "PASSED FAILED" of a Playwright report. A test that needed a second try is told as flaky and counts as failed;
+// so does a file that could not be read.
 import { readFileSync } from 'node:fs'
 
 const report = JSON.parse(readFileSync(process.argv[2], 'utf8'))
@@ -9,4 +10,4 @@ for (const spec of report.suites.flatMap(specs)) {
     }
 }
 const { expected, unexpected, flaky } = report.stats
-process.stdout.write(`${expected} ${unexpected + flaky}\n`)
+process.stdout.write(`${expected} ${unexpected + flaky + (report.errors?.length ?? 0)}\n`)
