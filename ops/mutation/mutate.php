@@ -90,7 +90,7 @@ function judged(): array
     return $judged;
 }
 
-$options = getopt('', ['sample::', 'seed:', 'workers:', 'change::', 'list', 'limit:', 'part:'], $rest);
+$options = getopt('', ['sample::', 'seed:', 'workers:', 'change::', 'list', 'limit:', 'part:', 'again'], $rest);
 $paths = array_slice($argv, $rest);
 $seed = (int) ($options['seed'] ?? 1);
 $workers = (int) ($options['workers'] ?? 2);
@@ -172,6 +172,11 @@ foreach ($asked as $part => $mutants) {
     $killed = $equivalent = [];
     $survivors = [];
     $queue = $mutants;
+    if (isset($options['again'])) {
+        $last = file("$root/var/survivors-$part.txt", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];
+        $queue = array_values(array_filter($mutants, static fn (Mutant $one): bool => in_array($one->id(), $last, true) || isset($judged[$one->id()])));
+        $killed = ['before' => count($mutants) - count($queue)];
+    }
     /** @var array<int, array{resource, Mutant, array<int, resource>}> $running */
     $running = [];
     $done = 0;

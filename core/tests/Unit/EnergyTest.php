@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Dogs\Energy;
+use MildBowl\Core\Dogs\TreatBudget;
+
 /** @return array<string, mixed> */
 function rationOf(array $dog, array $policy = []): array
 {
@@ -129,4 +133,21 @@ it('holds each dose at its cap', function (string $code, string $text, array $do
     'vitamin A' => ['vitamin-a', "1 cup oat flour\n200 g beef liver", [], 375 * 6.298, 'retinolUg'],
     'vitamin D' => ['vitamin-d', "1 cup oat flour\n1 tbsp cod liver oil", [], 0.5 * 6.298, 'vitaminDUg'],
     'kelp' => ['kelp', "1 cup oat flour\n1 tsp kelp powder", [], 0.1, 'kelpG'],
+]);
+
+it('says why the budget is what it is: a choice of the kitchen only where it is lower', function (
+    float $chosen,
+    array $conditions,
+    float $percent,
+    string $reason
+): void {
+    $dog = new Dog('Rex', 10.0, 48.0, conditions: $conditions);
+    $budget = TreatBudget::of($dog, Energy::of($dog, 'clinic'), 'clinic', $chosen);
+    expect($budget->percent)->toBe($percent)->and($budget->reason)->toBe($reason);
+})->with([
+    [10.0, [], 10.0, 'a tenth of the day'],
+    [9.99, [], 9.99, 'as this kitchen chose'],
+    [5.0, ['kidney'], 5.0, 'half of that with a condition'],
+    [4.99, ['kidney'], 4.99, 'as this kitchen chose'],
+    [5.0, ['weight-loss'], 5.0, 'half of that on a weight-loss plan'],
 ]);

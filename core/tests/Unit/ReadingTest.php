@@ -195,3 +195,36 @@ it('reads a letter with a mark as the letter', function (string $marked, string 
     ['crème', 'creme'],
     ['jalapeño', 'jalapeno'],
 ]);
+
+it('takes "for the …" of up to seven words for a heading', function (string $heading, int $lines): void {
+    expect(answer("$heading\n2 cups oat flour\n1 egg")['lines'])->toHaveCount($lines);
+})->with([
+    ['For the dough', 2],
+    ['For the very best dogs we know', 2],
+    ['For the very best dogs we all know', 3],
+    ['For the dough, oat flour', 3],
+]);
+
+it('finds what a word means when it is a measure as well as a food, beside what is left out', function (string $line, string $food): void {
+    $read = answer($line)['lines'][0];
+    expect($read['ingredient'])
+        ->toBe($food)
+        ->and(found(answer($line)))
+        ->not->toContain('never:allium')
+        ->not->toContain('never:nutmeg')
+        ->not->toContain('never:grape');
+})->with([
+    ['2 ribs celery, no onion', 'celery'],
+    ['2 stalks celery without onion or raisins', 'celery'],
+    ['1 leaf kale, never nutmeg', 'kale'],
+    ['1 ear corn without onion', 'sweetcorn'],
+]);
+
+it('reads a negation over four small words, and not over five', function (string $line, bool $told): void {
+    expect(in_array('never:allium', found(answer($line)), true))->toBe($told);
+})->with([
+    ['1 cup broth without onion', false],
+    ['1 cup broth without any onion', false],
+    ['1 cup broth without even a trace of onion', false],
+    ['1 cup broth without even the a trace of onion', true],
+]);
