@@ -23,6 +23,7 @@ it('keeps one price a food, the latest', function (): void {
 });
 
 use App\Devices\LabelShelf;
+use App\Models\ProductReading;
 use MildBowl\Core\Formulate\Node;
 use MildBowl\Core\Screening\LabelQuestion;
 
@@ -205,4 +206,23 @@ it('notes which version judged a kept recipe', function (): void {
         ->toBe('a clipping')
         ->and($judged['prepMinutes'])
         ->toEqual(15);
+});
+
+it('judges a wording anew each time it is read, and keeps no old verdict', function (): void {
+    $id = $this->postJson('/api/products', ['name' => 'Old tub', 'ingredients' => 'oats, raisins'])->assertCreated()->json('id');
+    ProductReading::query()
+        ->where('product_id', $id)
+        ->update(['worst' => 'clear', 'data_version' => 'of last year', 'read_on' => '2025-01-01']);
+    $this->getJson("/api/products/$id")->assertJsonPath('worst', 'clear')->assertJsonPath('dataVersion', 'of last year');
+    $product = $this->patchJson("/api/products/$id", ['ingredients' => ' oats, raisins '])->assertOk()->json();
+    expect($product['worst'])
+        ->toBe('never')
+        ->and($product['dataVersion'])
+        ->toBe($this->getJson('/api/choices')->json('dataVersion'))
+        ->and($product['readOn'])
+        ->toBe(now()->format('Y-m-d'))
+        ->and($product['readings'])
+        ->toHaveCount(1);
+    // another wording stands beside it
+    expect($this->patchJson("/api/products/$id", ['ingredients' => 'oats'])->json('readings'))->toHaveCount(2);
 });
