@@ -58,6 +58,18 @@ it('gives the verdict of the worst part', function (string $ingredients, string 
     ['wheat flour (with calcium, iron, niacin, thiamin), rapeseed oil, E471, lecithin, ascorbic acid, pectin, phosphates, E330', 'clear'],
 ]);
 
+it('reads two foods that "and" joins, each for itself', function (string $text, string $worst): void {
+    expect(labelled($text)['worst'])->toBe($worst);
+})->with([
+    ['oats and raisins', 'never'],
+    ['raisins and oats', 'never'],
+    ['oats and flurbl', 'unknown'],
+    ['flurbl and oats', 'unknown'],
+    ['raisins and flurbl', 'never'],
+    ['oats and barley', 'clear'],
+    ['Hafer und Rosinen', 'never'],
+]);
+
 it('reads the same whatever parts the parts', function (string $between): void {
     $parts = ['oat flour', 'raisins 2%', 'rapeseed oil', 'salt'];
     $read = static fn (string $text): array => array_map(

@@ -98,3 +98,22 @@ it('runs the energy of growth from what was weighed to grown', function (): void
         ->and(profile(['weightKg' => 10, 'ageMonths' => 40])['growth'])
         ->toBeNull();
 });
+
+it('says what is not known of a dog, and only that', function (array $dog, array $says): void {
+    $known = ['weightKg' => 10, 'ageMonths' => 40, 'neutered' => true, 'bodyCondition' => 5, 'foodKcalPer100g' => 350];
+    $assumed = implode(' ', profile(array_filter($dog + $known, static fn (mixed $value): bool => $value !== null))['assumed']);
+    foreach (['No weight yet', 'No age', 'unknown age', 'Not known whether neutered', 'No body condition', 'No grown weight', 'no energy written down'] as $one) {
+        expect(str_contains($assumed, $one))->toBe(in_array($one, $says, true), "$one: $assumed");
+    }
+})->with([
+    [[], []],
+    [['weightKg' => null], ['No weight yet']],
+    [['ageMonths' => null], ['No age']],
+    [['ageMonths' => null, 'stage' => 'adult'], []],
+    [['ageMonths' => null, 'stage' => 'puppy', 'expectedAdultWeightKg' => 20], ['unknown age']],
+    [['ageMonths' => 5, 'stage' => 'puppy', 'expectedAdultWeightKg' => 20], []],
+    [['ageMonths' => 5], ['No grown weight']],
+    [['neutered' => null], ['Not known whether neutered']],
+    [['bodyCondition' => null], ['No body condition']],
+    [['foodKcalPer100g' => null], ['no energy written down']],
+]);

@@ -228,3 +228,11 @@ it('reads a negation over four small words, and not over five', function (string
     ['1 cup broth without even a trace of onion', false],
     ['1 cup broth without even the a trace of onion', true],
 ]);
+
+it('reads a thousand that is written apart', function (string $amount, float $grams): void {
+    expect(answer("$amount oat flour")['lines'][0]['grams']['best'])->toEqual($grams);
+})->with([['1 000 g', 1000], ['2 000 g', 2000], ['12 000 g', 12000]]);
+
+it('takes no end off a word that is none', function (string $word): void {
+    expect(Tokenizer::stem($word))->toBe($word);
+})->with(['molasses', 'hummus', 'couscous', 'asparagus', 'citrus', 'hibiscus', 'gas', 'plus', 'swiss', 'brussels', 'less', 'octopus']);
