@@ -68,6 +68,9 @@ it('reads two foods that "and" joins, each for itself', function (string $text, 
     ['raisins and flurbl', 'never'],
     ['oats and barley', 'clear'],
     ['Hafer und Rosinen', 'never'],
+    ['oats, E-967', 'never'],
+    ['oats, E 967', 'never'],
+    ['oats, E967', 'never'],
 ]);
 
 it('reads the same whatever parts the parts', function (string $between): void {

@@ -236,3 +236,8 @@ it('reads a thousand that is written apart', function (string $amount, float $gr
 it('takes no end off a word that is none', function (string $word): void {
     expect(Tokenizer::stem($word))->toBe($word);
 })->with(['molasses', 'hummus', 'couscous', 'asparagus', 'citrus', 'hibiscus', 'gas', 'plus', 'swiss', 'brussels', 'less', 'octopus']);
+
+it('reads a whole and a fraction that a hyphen joins', function (string $amount, float $cups): void {
+    $gramsPerCup = answer('1 cup oat flour')['lines'][0]['grams']['best'];
+    expect(answer("$amount cups oat flour")['lines'][0]['grams']['best'])->toEqualWithDelta($cups * $gramsPerCup, 0.01);
+})->with([['1-1/2', 1.5], ['2-1/2', 2.5], ['1-3/4', 1.75], ['1 1/2', 1.5]]);

@@ -469,3 +469,19 @@ it('tells pieces a day by body weight for giving away', function (): void {
         ->toBeFalse();
     expect(asked('give-away', [], ROUNDS."\n1/4 cup raisins")['stops'])->not->toBeNull();
 });
+
+it('takes of a treat of the week what it takes of a recipe, confirmations too', function (): void {
+    $treat = ['name' => 'x', 'share' => 1, 'recipe' => ['text' => "200 g oat flour\n1 tbsp peanut butter\n60 g water", 'steps' => '']];
+    $more = [
+        'cut' => ['shape' => 'pieces', 'count' => 60],
+        'bake' => ['texture' => 'biscuit'],
+        'labels' => [['name' => 'x', 'ingredients' => 'oats']],
+        'confirmed' => [['code' => 'xylitol', 'line' => '1 tbsp peanut butter', 'dog' => null]],
+        'measured' => ['count' => 60, 'bakedGrams' => 200],
+        'portions' => [],
+    ];
+    foreach ($more as $key => $value) {
+        $body = json_encode(['version' => 1, 'dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'treats' => [$treat + [$key => $value]]], JSON_THROW_ON_ERROR);
+        expect(WeekQuestion::answer(Node::decode($body)))->toHaveKey('version');
+    }
+});
