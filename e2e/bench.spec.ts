@@ -1,4 +1,4 @@
-import { expect, freshKitchen, openBench, ration, row, test, write } from './support'
+import { expect, freshKitchen, openBench, ration, readLabel, row, test, write } from './support'
 
 freshKitchen()
 
@@ -128,8 +128,7 @@ test('a number opens to how it was made', async ({ page }) => {
 test('a label is confirmed and taken back', async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups barley flour\n2 tbsp peanut butter\n1/2 cup water')
-    await row(page, 2).getByRole('button', { name: /Read the label/ }).click()
-    await row(page, 2).getByRole('button', { name: /I read the label/ }).click()
+    await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
     await expect(ration(page, 'Bosun')).toContainText('a day')
     await row(page, 2).getByRole('button', { name: 'Take that back' }).click()

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, freshKitchen, openBench, ration, row, test, write } from './support'
+import { expect, expectAccessible, freshKitchen, openBench, ration, readLabel, row, test, write } from './support'
 
 freshKitchen()
 
@@ -81,8 +81,7 @@ test('what a person confirms is written down with who and when', async ({ page }
     await page.getByRole('button', { name: 'New sheet' }).click()
     await page.getByLabel('Title of the recipe').fill('Broth bites')
     await write(page, '2 cups oat flour\n1/2 cup chicken broth')
-    await row(page, 2).getByRole('button', { name: /Read the label/ }).click()
-    await row(page, 2).getByRole('button', { name: /I read the label/ }).click()
+    await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
     await page.getByRole('link', { name: 'Pantry' }).click()
     await page.getByRole('button', { name: 'What was confirmed' }).click()

@@ -50,6 +50,12 @@ export function row(page: Page, number: number): Locator {
     return page.getByRole('list', { name: 'Foods' }).getByRole('listitem').nth(number - 1)
 }
 
+/** Opens what a line asks about its label, and says that the label was read. */
+export async function readLabel(page: Page, number: number): Promise<void> {
+    await row(page, number).getByRole('button', { name: /Read the label/ }).click()
+    await row(page, number).getByRole('button', { name: /I read the label/ }).click()
+}
+
 export function ration(page: Page, dog: string): Locator {
     return page.getByRole('list', { name: 'Rations' }).locator('> li').filter({ has: page.locator('.ration__dog', { hasText: new RegExp(`^${dog}`) }) })
 }

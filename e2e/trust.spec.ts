@@ -1,4 +1,4 @@
-import { expect, freshKitchen, openBench, ration, row, test, write } from './support'
+import { expect, freshKitchen, openBench, ration, readLabel, row, test, write } from './support'
 
 /** What a page could get wrong with every figure right: one word for another line, another dog, another recipe. */
 freshKitchen()
@@ -8,22 +8,12 @@ test('a label that was read settles its own line and no other jar', async ({ pag
     await page.getByRole('button', { name: 'New sheet' }).click()
     await write(page, '2 cups oat flour\n2 tbsp peanut butter\n3 tbsp almond butter\n1/2 cup water')
     for (const number of [2, 3]) await expect(row(page, number)).toContainText('Read the label')
-    await row(page, 2)
-        .getByRole('button', { name: /Read the label/ })
-        .click()
-    await row(page, 2)
-        .getByRole('button', { name: /I read the label/ })
-        .click()
+    await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
     await expect(row(page, 3).locator('.row__margin')).toContainText('Read the label')
     await expect(row(page, 3)).not.toContainText('Settled')
     await expect(ration(page, 'Bosun')).toContainText('none yet')
-    await row(page, 3)
-        .getByRole('button', { name: /Read the label/ })
-        .click()
-    await row(page, 3)
-        .getByRole('button', { name: /I read the label/ })
-        .click()
+    await readLabel(page, 3)
     await expect(ration(page, 'Bosun')).toContainText('a day')
 })
 
@@ -32,12 +22,7 @@ test('what was confirmed of one recipe is not taken over by another', async ({ p
     await page.getByRole('button', { name: 'New sheet' }).click()
     await page.getByLabel('Title of the recipe').fill('One jar')
     await write(page, '2 cups oat flour\n2 tbsp peanut butter')
-    await row(page, 2)
-        .getByRole('button', { name: /Read the label/ })
-        .click()
-    await row(page, 2)
-        .getByRole('button', { name: /I read the label/ })
-        .click()
+    await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
     await page.getByRole('button', { name: 'Keep on the shelf' }).click()
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
@@ -47,12 +32,7 @@ test('what was confirmed of one recipe is not taken over by another', async ({ p
     await expect(row(page, 2)).not.toContainText('Settled')
     await expect(ration(page, 'Bosun')).toContainText('none yet')
     // settled on the open sheet, and then the shelf's recipe with the very same line is opened over it
-    await row(page, 2)
-        .getByRole('button', { name: /Read the label/ })
-        .click()
-    await row(page, 2)
-        .getByRole('button', { name: /I read the label/ })
-        .click()
+    await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
     await page.getByRole('link', { name: 'Shelf' }).click()
     await page

@@ -81,7 +81,7 @@ composer_packages() {
 npm_packages() {
   local inputs
   inputs=$(sha256sum package-lock.json | cut -c1-32)
-  if stamp_is npm "$inputs" && [ -d node_modules ]; then return; fi
+  if stamp_is npm "$inputs" && [ -f node_modules/.package-lock.json ]; then return; fi
   step "npm packages" "is the package registry reachable, and is Node 20.20 or newer installed? Then start again."
   PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm ci --no-audit --no-fund --loglevel=warn >"$ROOT/var/npm.log" 2>&1 ||
     { tail -n 20 "$ROOT/var/npm.log" >&2; return 1; }
