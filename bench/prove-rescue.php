@@ -2,6 +2,15 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Data\Data;
+use MildBowl\Core\Questions\Question;
+use MildBowl\Core\Reading\RecipeReader;
+use MildBowl\Core\Swaps\Goals;
+use MildBowl\Core\Swaps\Jobs;
+use MildBowl\Core\Swaps\Rescue;
+use MildBowl\Core\Swaps\Solver;
+use MildBowl\Core\Swaps\Sums;
+
 /**
  * Larger broken recipes than brute force can try, given to a general integer programme solver (GLPK, Debian's glpk-utils) beside our own
  * search. The costs that are no sums over lines (wetness, richness, few pieces) are switched off for this comparison, since an integer
@@ -11,21 +20,12 @@ declare(strict_types=1);
 require __DIR__.'/../core/vendor/autoload.php';
 require __DIR__.'/broken.php';
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Kitchen\RecipeReader;
-use MildBowl\Core\Swaps\Bowl;
-use MildBowl\Core\Swaps\Goals;
-use MildBowl\Core\Swaps\Jobs;
-use MildBowl\Core\Swaps\Rescue;
-use MildBowl\Core\Swaps\Solver;
-
 $count = (int) ($argv[1] ?? 100);
 mt_srand(11);
 $weights = ['wetness' => 0.0, 'adjust' => 0.0, 'richer-fat' => 0.0, 'richer-kcal' => 0.0, 'fewer-pieces' => 0.0, 'meat-lost' => 0.0] + Data::tables()['rescueWeights'];
 $agree = $impossible = 0;
 for ($i = 0; $i < $count; $i++) {
-    $request = Request::fromJson(json_encode(broken(10 + $i % 12, 2 + $i % 5, 4 + $i % 6), JSON_THROW_ON_ERROR));
+    $request = Question::fromJson(json_encode(broken(10 + $i % 12, 2 + $i % 5, 4 + $i % 6), JSON_THROW_ON_ERROR));
     $rescue = new Rescue($request, RecipeReader::read($request->text, ''), Goals::from(null, $request->dogs), [], [], $weights);
     $all = (1 << count($request->dogs)) - 1;
     $ours = Solver::solve($rescue->options, $rescue->bowls, $all, fn (array $choice, array $sums, float $limit): ?float => $rescue->rest($choice, $sums, $all, $limit), null, 5_000_000);
@@ -42,7 +42,7 @@ for ($i = 0; $i < $count; $i++) {
 printf("rescues proved against an integer programme: %d of %d agree, %d cannot be rescued by either\n", $agree, $count, $impossible);
 
 /** @param  array<string, float>  $weights */
-function glpk(Rescue $rescue, Request $request, int $all, array $weights): ?float
+function glpk(Rescue $rescue, Question $request, int $all, array $weights): ?float
 {
     $before = array_fill(0, count($rescue->bowls[0][0]), 0.0);
     $cost = $flour = [];
@@ -81,10 +81,10 @@ function glpk(Rescue $rescue, Request $request, int $all, array $weights): ?floa
         $rows[] = implode(' + ', $one).' = 1';
     }
     foreach ($names as $x => [$line, $index]) {
-        $flour[] = sprintf('%.9f %s', $rescue->bowls[$line][$index][Bowl::UPTAKE], $x);
+        $flour[] = sprintf('%.9f %s', $rescue->bowls[$line][$index][Sums::UPTAKE], $x);
     }
-    if ($before[Bowl::UPTAKE] > 0) {
-        $rows[] = implode(' + ', $flour).' >= '.sprintf('%.9f', 0.4 * $before[Bowl::UPTAKE]);
+    if ($before[Sums::UPTAKE] > 0) {
+        $rows[] = implode(' + ', $flour).' >= '.sprintf('%.9f', 0.4 * $before[Sums::UPTAKE]);
     }
     $extra = [];
     foreach (Jobs::NEEDED as $n => $job) {
@@ -96,9 +96,9 @@ function glpk(Rescue $rescue, Request $request, int $all, array $weights): ?floa
     }
     // a quarter piece a day: each substance of the bowl at most so much, found by asking the table for a bowl of one of it
     foreach ($request->dogs as $n => $dog) {
-        foreach ([Bowl::KCAL, ...range(Bowl::FIRST_DOSE, count($before) - 1)] as $column) {
+        foreach ([Sums::KCAL, ...range(Sums::FIRST_DOSE, count($before) - 1)] as $column) {
             $unit = array_fill(0, count($before), 0.0);
-            $unit[Bowl::MASS] = 1.0;
+            $unit[Sums::MASS] = 1.0;
             $unit[$column] = 1.0;
             $pieces = $rescue->table->pieces($n, $unit, 1.15);
             if (! is_finite($pieces)) {

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Data\Data;
+use MildBowl\Core\Pantry\Nearest;
+use MildBowl\Core\Reading\LineReader;
+use MildBowl\Core\Reading\RecipeReader;
+
 // Reads lines as core does (JSON list on standard input), and measures how many a second and how long the nearest three take.
 require __DIR__.'/../core/vendor/autoload.php';
-
-use MildBowl\Core\Data;
-use MildBowl\Core\Kitchen\LineReader;
-use MildBowl\Core\Kitchen\RecipeReader;
-use MildBowl\Core\Pantry\Nearest;
 
 $lines = json_decode((string) stream_get_contents(STDIN), true);
 $read = [];

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Contract\Node;
+use MildBowl\Core\Questions\RescueQuestion;
+
 /**
  * How long a rescue takes, and how that grows with lines, candidates and dogs. Random broken recipes, no two alike.
  * Wanted: 15 lines and 6 dogs under 60 ms, 30 lines and 8 dogs under 400.
  */
 require __DIR__.'/../core/vendor/autoload.php';
 require __DIR__.'/broken.php';
-
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Swaps\RescueQuestion;
 
 mt_srand(7);
 foreach ([[8, 3, 3], [15, 6, 5], [15, 6, 8], [22, 8, 10], [30, 8, 12], [30, 8, 18]] as [$lines, $dogs, $bad]) {

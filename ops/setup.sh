@@ -99,7 +99,7 @@ need_command() {
 core_data() {
   local inputs
   inputs=$(hash_of core/data core/src/DataCompiler)
-  if stamp_is core-data "$inputs" && [ -f core/build/data.php ]; then return; fi
+  if stamp_is core-data "$inputs" && [ -f core/build/Tables.php ]; then return; fi
   step "reference data" "a row in core/data is wrong; the message above names the file, the row and the column."
   php core/bin/compile-data
   stamp core-data "$inputs"

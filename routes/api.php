@@ -18,21 +18,12 @@ use App\Http\Controllers\TableController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\WeighingController;
 use Illuminate\Support\Facades\Route;
+use MildBowl\Core\Contract\Contract;
 
 // Stateless: the core answers, no database is asked, so the bench goes on when the database is down.
-Route::post('formulate', [CoreController::class, 'formulate'])->name('formulate');
-Route::post('read', [CoreController::class, 'read'])->name('read');
-Route::post('label', [CoreController::class, 'label'])->name('label');
-Route::post('raid', [CoreController::class, 'raid'])->name('raid');
-Route::post('rescue', [CoreController::class, 'rescue'])->name('rescue');
-Route::post('swaps', [CoreController::class, 'swaps'])->name('swaps');
-Route::post('size', [CoreController::class, 'size'])->name('size');
-Route::post('scale', [CoreController::class, 'scale'])->name('scale');
-Route::post('occasion', [CoreController::class, 'occasion'])->name('occasion');
-Route::post('week', [CoreController::class, 'week'])->name('week');
-Route::post('give-away', [CoreController::class, 'giveAway'])->name('give-away');
-Route::post('profile', [CoreController::class, 'profile'])->name('profile');
-Route::post('dough', [CoreController::class, 'dough'])->name('dough');
+foreach (Contract::names() as $question) {
+    Route::post($question, [CoreController::class, 'ask'])->name($question);
+}
 Route::get('rules', [CoreController::class, 'rules'])->name('rules');
 Route::get('search', [CoreController::class, 'search'])->name('search');
 Route::get('label-shelf', LabelShelfController::class)->name('label-shelf');

@@ -3,15 +3,10 @@
 declare(strict_types=1);
 
 use MildBowl\Core\Baking\Dough;
-use MildBowl\Core\Baking\Portion;
-use MildBowl\Core\Dogs\ProfileQuestion;
-use MildBowl\Core\Formulate\Formulate;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Range;
-use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Baking\Weighed;
+use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
+use MildBowl\Core\Values\Range;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
@@ -35,8 +30,7 @@ function answer(string $text, array $more = []): array
  */
 function answerTo(array $request): array
 {
-    return Formulate::answer(
-        Request::fromJson(json_encode(array_filter($request, static fn (mixed $value): bool => $value !== []), JSON_THROW_ON_ERROR))
+    return Asking::json('formulate', (json_encode(array_filter($request, static fn (mixed $value): bool => $value !== []), JSON_THROW_ON_ERROR))
     );
 }
 
@@ -115,8 +109,8 @@ function dough(array $grams = ['oat-flour' => 200.0]): Dough
 
     return new Dough(
         array_map(
-            static function (string $id, float $mass) use (&$n): Portion {
-                return new Portion($n++, Catalogue::get($id), Range::exact($mass), '4-9-4');
+            static function (string $id, float $mass) use (&$n): Weighed {
+                return new Weighed($n++, Asking::food($id), Range::exact($mass), '4-9-4');
             },
             array_keys($grams),
             $grams
@@ -174,7 +168,7 @@ function profile(array $dog, array $more = []): array
 {
     $body = json_encode(['version' => 1, 'dog' => $dog + ['name' => 'Rex']] + $more, JSON_THROW_ON_ERROR);
     expect(schemaErrors(json_decode($body), 'profile-request'))->toBe('');
-    $answer = ProfileQuestion::answer(Node::decode($body));
+    $answer = Asking::json('profile', ($body));
     expect(schemaErrors($answer, 'profile-answer'))->toBe('');
 
     return $answer;
@@ -183,8 +177,7 @@ function profile(array $dog, array $more = []): array
 /** @return array<string, mixed> */
 function labelled(string $ingredients, array $dogs = []): array
 {
-    $answer = LabelQuestion::answer(
-        Node::decode(json_encode(['version' => 1, 'name' => 'tub', 'ingredients' => $ingredients, 'dogs' => $dogs], JSON_THROW_ON_ERROR))
+    $answer = Asking::json('label', (json_encode(['version' => 1, 'name' => 'tub', 'ingredients' => $ingredients, 'dogs' => $dogs], JSON_THROW_ON_ERROR))
     );
     expect(schemaErrors($answer, 'label-answer'))->toBe('');
 

@@ -24,8 +24,7 @@ it('keeps one price a food, the latest', function (): void {
 
 use App\Devices\LabelShelf;
 use App\Models\ProductReading;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Contract\Contract;
 
 it('keeps a product with every wording and shows a changed one as a difference', function (): void {
     $product = $this->postJson('/api/products', ['name' => 'Tideway spread', 'number' => '20410000', 'ingredients' => 'Roasted peanuts, salt'])
@@ -90,8 +89,9 @@ it('ships 40 or more products, each with a number of its own, some of them traps
         ->and($all)
         ->not->toBeEmpty();
     $worst = array_map(
-        static fn (string $row): string => LabelQuestion::answer(
-            Node::decode(json_encode(['version' => 1, 'ingredients' => str_getcsv($row, escape: '')[2]], JSON_THROW_ON_ERROR))
+        static fn (string $row): string => app(Contract::class)->answer(
+            'label',
+            json_encode(['version' => 1, 'ingredients' => str_getcsv($row, escape: '')[2]], JSON_THROW_ON_ERROR)
         )['worst'],
         $rows
     );

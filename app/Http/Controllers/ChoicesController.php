@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Illuminate\Http\JsonResponse;
-use MildBowl\Core\Formulate\Choices;
+use MildBowl\Core\Contract\Choices;
 
 /** What a person can choose from when describing a dog or a cut. */
 final class ChoicesController

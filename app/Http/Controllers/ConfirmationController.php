@@ -12,7 +12,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Data;
+use MildBowl\Core\Data\Compiled;
 
 /** Who said when that a label was read or a vet was asked, and what they were shown. Nothing here is ever deleted. */
 final class ConfirmationController
@@ -27,7 +27,7 @@ final class ConfirmationController
         $said = $request->validated();
         $kept = Confirmation::query()->create([
             'code' => $said['code'], 'level' => $said['level'], 'line' => $said['line'] ?? null, 'dog' => $said['dog'] ?? null, 'recipe_title' => $said['recipeTitle'] ?? null,
-            'words' => $said['words'], 'said_by' => $said['saidBy'] ?? $kitchen->get()->baker, 'data_version' => Data::tables()['version'], 'said_at' => CarbonImmutable::now(),
+            'words' => $said['words'], 'said_by' => $said['saidBy'] ?? $kitchen->get()->baker, 'data_version' => Compiled::version(), 'said_at' => CarbonImmutable::now(),
         ]);
 
         return (new ConfirmationResource($kept->refresh()))->response()->setStatusCode(201);

@@ -11,8 +11,9 @@ use Illuminate\Http\Request as HttpRequest;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\OwnFood as Own;
+use MildBowl\Core\Contract\Node;
+use MildBowl\Core\Contract\OwnFoodReader;
+use MildBowl\Core\Kitchen\Kitchen;
 
 /** Foods that this kitchen added from a label. Core reads them, and refuses what no food can be. */
 final class OwnFoodController
@@ -49,7 +50,7 @@ final class OwnFoodController
     private function columns(HttpRequest $request): array
     {
         $node = Node::decode($request->getContent());
-        $own = Own::one($node);
+        $own = OwnFoodReader::one($node, Kitchen::shipped()->catalogue);
         /** @var array<string, mixed> $fields */
         $fields = json_decode($request->getContent(), true, 16, JSON_THROW_ON_ERROR);
         unset($fields['name']);

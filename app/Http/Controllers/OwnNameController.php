@@ -7,12 +7,13 @@ namespace App\Http\Controllers;
 use App\Http\Requests\OwnNameRequest;
 use App\Http\Resources\OwnNameResource;
 use App\Models\OwnName;
+use App\Support\KitchenParts;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\Request;
+use MildBowl\Core\Contract\KitchenReader;
+use MildBowl\Core\Contract\Node;
 
 /** What this kitchen calls its foods: a correction that is remembered. */
 final class OwnNameController
@@ -22,10 +23,10 @@ final class OwnNameController
         return OwnNameResource::collection(OwnName::query()->orderBy('words')->get());
     }
 
-    public function store(OwnNameRequest $request): JsonResponse
+    public function store(OwnNameRequest $request, KitchenParts $parts): JsonResponse
     {
         $name = ['words' => mb_strtolower(trim((string) $request->validated('words'))), 'ingredient' => (string) $request->validated('ingredient')];
-        Request::namesOf(new Node([(object) $name], ''));
+        KitchenReader::names(new Node([(object) $name], ''), $parts->catalogue());
         $kept = OwnName::query()->updateOrCreate(['words' => $name['words']], $name);
 
         return (new OwnNameResource($kept->refresh()))->response()->setStatusCode(201);

@@ -6,13 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Http\Resources\OwnSwapResource;
 use App\Models\OwnSwap;
+use App\Support\KitchenParts;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Swaps\OwnSwap as Own;
+use MildBowl\Core\Contract\KitchenReader;
+use MildBowl\Core\Contract\Node;
 
 /** Swaps that this kitchen added, and what it thinks of known ones. Core decides what a swap can be. */
 final class OwnSwapController
@@ -22,9 +23,9 @@ final class OwnSwapController
         return OwnSwapResource::collection(OwnSwap::query()->orderBy('out')->orderBy('in')->get());
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Request $request, KitchenParts $parts): JsonResponse
     {
-        $own = Own::one(Node::decode($request->getContent()));
+        $own = KitchenReader::swap(Node::decode($request->getContent()), $parts->catalogue());
         $kept = OwnSwap::query()->updateOrCreate(['out' => $own->out, 'in' => $own->in], ['ratio' => $own->ratio, 'rating' => $own->rating, 'note' => $own->note]);
 
         return (new OwnSwapResource($kept->refresh()))->response()->setStatusCode(201);

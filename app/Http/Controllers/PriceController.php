@@ -6,13 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Http\Resources\PriceResource;
 use App\Models\Price;
+use App\Support\KitchenParts;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Pantry\Prices;
+use MildBowl\Core\Contract\KitchenReader;
+use MildBowl\Core\Contract\Node;
 
 /** What this kitchen paid for its foods: one price a food, the latest. */
 final class PriceController
@@ -22,9 +23,9 @@ final class PriceController
         return PriceResource::collection(Price::query()->orderBy('ingredient')->get());
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Request $request, KitchenParts $parts): JsonResponse
     {
-        [$ingredient, $grams, $price] = Prices::one(Node::decode($request->getContent()));
+        [$ingredient, $grams, $price] = KitchenReader::price(Node::decode($request->getContent()), $parts->catalogue());
         $kept = Price::query()->updateOrCreate(['ingredient' => $ingredient], ['grams' => $grams, 'price' => $price]);
 
         return (new PriceResource($kept->refresh()))->response()->setStatusCode(201);

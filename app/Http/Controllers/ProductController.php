@@ -13,8 +13,7 @@ use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Contract\Contract;
 
 /** The jars and tubs of this kitchen, each with every wording that was read on it. */
 final class ProductController
@@ -65,7 +64,7 @@ final class ProductController
     /** The same wording read again only moves its date; another wording is kept beside it. */
     private function read(Product $product, string $ingredients): void
     {
-        $answer = LabelQuestion::answer(Node::decode(json_encode(['version' => 1, 'ingredients' => $ingredients], JSON_THROW_ON_ERROR)));
+        $answer = app(Contract::class)->answer('label', json_encode(['version' => 1, 'ingredients' => $ingredients], JSON_THROW_ON_ERROR));
         $judged = ['read_on' => CarbonImmutable::today(), 'worst' => $answer['worst'], 'data_version' => $answer['dataVersion']];
         $newest = $product->readings()->first();
         if ($newest !== null && trim($newest->ingredients) === trim($ingredients)) {

@@ -14,9 +14,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Formulate\Formulate;
-use MildBowl\Core\Formulate\Request as Question;
-use MildBowl\Core\Formulate\RequestRefused;
+use MildBowl\Core\Contract\Contract;
+use MildBowl\Core\Questions\RequestRefused;
 
 final class RecipeController
 {
@@ -64,9 +63,9 @@ final class RecipeController
         $dogs = DogResource::collection(Dog::query()->where('at_table', true)->orderBy('position')->get())->resolve();
         $table = array_map(static fn (array $dog): array => array_diff_key($dog, ['id' => 1, 'bornOn' => 1, 'atTable' => 1, 'meals' => 1, 'weightSaid' => 1]), $dogs);
         try {
-            $answer = Formulate::answer(Question::fromJson(json_encode(array_filter([
+            $answer = app(Contract::class)->answer('formulate', json_encode(array_filter([
                 'version' => 1, 'recipe' => ['text' => $question['text'], 'steps' => (string) $question['steps']], 'bake' => ['texture' => $question['texture']], 'dogs' => $table,
-            ]), JSON_THROW_ON_ERROR)));
+            ]), JSON_THROW_ON_ERROR));
         } catch (RequestRefused) {
             // what cannot be judged yet is kept all the same
             return $columns + ['judged' => null];

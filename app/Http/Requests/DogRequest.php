@@ -6,13 +6,12 @@ namespace App\Http\Requests;
 
 use App\Models\Dog;
 use App\Support\CurrentKitchen;
+use App\Support\KitchenParts;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use MildBowl\Core\Contract\Choices;
 use MildBowl\Core\Dogs\Weight;
-use MildBowl\Core\Formulate\Choices;
-use MildBowl\Core\Formulate\DogReader;
-use MildBowl\Core\Pantry\Catalogue;
 
 final class DogRequest extends StrictRequest
 {
@@ -27,12 +26,13 @@ final class DogRequest extends StrictRequest
     public function rules(): array
     {
         $choices = Choices::all();
-        $food = function (string $path, mixed $value, \Closure $fail): void {
-            if (! is_string($value) || Catalogue::resolveGroupOrId($value) === null) {
+        $catalogue = app(KitchenParts::class)->catalogue();
+        $food = function (string $path, mixed $value, \Closure $fail) use ($catalogue): void {
+            if (! is_string($value) || $catalogue->resolveGroupOrId($value) === null) {
                 $fail('"'.(is_scalar($value) ? $value : '?').'" is neither a group of foods nor a food of the catalogue.');
             }
         };
-        $kg = ['nullable', 'numeric', 'between:'.DogReader::LIGHTEST_KG.','.DogReader::HEAVIEST_KG];
+        $kg = ['nullable', 'numeric', 'between:'.Weight::LIGHTEST_KG.','.Weight::HEAVIEST_KG];
 
         return [
             'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'bail', 'filled', 'string', 'max:60', Rule::unique('dogs', 'name')
@@ -93,7 +93,7 @@ final class DogRequest extends StrictRequest
         $range = is_string($value) ? Weight::read($value) : null;
         if ($range === null) {
             $fail('The weight should be a number, such as 17, 38 lb, or 50 to 60 lb.');
-        } elseif ($range->low < DogReader::LIGHTEST_KG || $range->high > DogReader::HEAVIEST_KG) {
+        } elseif ($range->low < Weight::LIGHTEST_KG || $range->high > Weight::HEAVIEST_KG) {
             $fail('A dog weighs from 0.3 to 120 kg.');
         }
     }
@@ -117,7 +117,7 @@ final class DogRequest extends StrictRequest
         foreach ($this->validated() as $key => $value) {
             if (isset(self::COLUMNS[$key])) {
                 $columns[self::COLUMNS[$key]] = in_array($key, ['allergies', 'allowList', 'newIngredients'], true) && is_array($value)
-                    ? array_values(array_unique(array_map(static fn (mixed $food): string => (string) Catalogue::resolveGroupOrId((string) $food), $value)))
+                    ? array_values(array_unique(array_map(static fn (mixed $food): string => (string) app(KitchenParts::class)->catalogue()->resolveGroupOrId((string) $food), $value)))
                     : $value;
             }
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\Rule;
-use MildBowl\Core\Formulate\Policy;
+use MildBowl\Core\Kitchen\Policy;
 
 final class KitchenRequest extends StrictRequest
 {

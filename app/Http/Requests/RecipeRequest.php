@@ -8,8 +8,9 @@ use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use Illuminate\Validation\Rule;
 use MildBowl\Core\Baking\Texture;
-use MildBowl\Core\Formulate\AskedPortion;
-use MildBowl\Core\Formulate\Request;
+use MildBowl\Core\Contract\CutReader;
+use MildBowl\Core\Contract\QuestionReader;
+use MildBowl\Core\Judging\Question;
 
 /** A recipe as it is kept. Unreadable lines and half a recipe are kept too: only what cannot be stored is refused. */
 final class RecipeRequest extends StrictRequest
@@ -21,8 +22,8 @@ final class RecipeRequest extends StrictRequest
 
         return [
             'title' => [$presence, 'bail', 'filled', 'string', 'max:200'],
-            'text' => [$this->isMethod('POST') ? 'present' : 'sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
-            'steps' => ['sometimes', 'nullable', 'string', 'max:'.Request::LONGEST_TEXT],
+            'text' => [$this->isMethod('POST') ? 'present' : 'sometimes', 'nullable', 'string', 'max:'.Question::LONGEST_TEXT],
+            'steps' => ['sometimes', 'nullable', 'string', 'max:'.Question::LONGEST_TEXT],
             'cut' => ['sometimes', 'nullable', 'array'],
             'portions' => ['sometimes', 'nullable', 'array', 'max:10'],
             'parentId' => ['sometimes', 'nullable', 'uuid', Rule::exists('recipes', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id()), $this->notItsOwnChild(...)],
@@ -72,11 +73,11 @@ final class RecipeRequest extends StrictRequest
             }
         }
         if (isset($columns['cut'])) {
-            Request::cutOf($columns['cut']);
+            CutReader::kept($columns['cut']);
         }
 
         if (is_array($columns['portions'] ?? null)) {
-            AskedPortion::kept($columns['portions']);
+            QuestionReader::keptPortions($columns['portions']);
         }
 
         return $columns;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use MildBowl\Core\Formulate\DogReader;
+use MildBowl\Core\Dogs\Weight;
 
 /** What a dog weighed, and when. */
 final class WeighingRequest extends StrictRequest
@@ -14,7 +14,7 @@ final class WeighingRequest extends StrictRequest
     {
         return [
             'on' => ['required', 'date_format:Y-m-d', 'before_or_equal:today', 'after:-35 years'],
-            'kg' => ['required', 'numeric', 'between:'.DogReader::LIGHTEST_KG.','.DogReader::HEAVIEST_KG],
+            'kg' => ['required', 'numeric', 'between:'.Weight::LIGHTEST_KG.','.Weight::HEAVIEST_KG],
         ];
     }
 

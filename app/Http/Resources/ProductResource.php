@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\Product;
 use App\Models\ProductReading;
+use App\Support\KitchenParts;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use MildBowl\Core\Screening\LabelDifference;
@@ -29,7 +30,7 @@ final class ProductResource extends JsonResource
             'worst' => $newest->worst ?? 'unknown',
             'dataVersion' => $newest->data_version ?? '',
             'readings' => $readings->map(static fn (ProductReading $one): array => ['ingredients' => $one->ingredients, 'readOn' => $one->read_on->format('Y-m-d'), 'worst' => $one->worst])->all(),
-            'difference' => $newest === null || $before === null ? null : LabelDifference::between($before->ingredients, $newest->ingredients)->toArray(),
+            'difference' => $newest === null || $before === null ? null : get_object_vars(LabelDifference::between($before->ingredients, $newest->ingredients, app(KitchenParts::class)->lines())),
         ];
     }
 }

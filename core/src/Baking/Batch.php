@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
-use MildBowl\Core\Range;
+use MildBowl\Core\Values\Range;
 
 /** A dough cut and baked: how many pieces, what one weighs and holds. */
 final readonly class Batch
@@ -24,17 +24,15 @@ final readonly class Batch
     /** @var array<string, float> what one piece holds of each substance, best values */
     public array $pieceSubstances;
 
-    /** @param  array{count: ?float, bakedGrams: ?float, wasteGrams: ?float}  $measured  weighed after cooling; overrules the estimate */
-    public function __construct(public Dough $dough, Cut $cut, Texture $texture, array $measured)
+    public function __construct(public Dough $dough, Cut $cut, Texture $texture, Measured $measured = new Measured)
     {
         $dough0 = $dough->grams;
         $estimate = $texture->bakedGrams($dough0, $dough->solids);
-        $baked = $measured['bakedGrams'] === null ? $estimate : Range::exact($measured['bakedGrams']);
-        // waste leaves with its share of energy
-        $kept = $measured['wasteGrams'] !== null && $baked->best > 0 ? max(0.0, 1 - $measured['wasteGrams'] / ($baked->best + ($measured['bakedGrams'] === null ? 0.0 : $measured['wasteGrams']))) : 1.0;
+        $baked = $measured->bakedGrams === null ? $estimate : Range::exact($measured->bakedGrams);
+        $kept = $measured->keptOf($baked->best);
         $this->kcal = $dough->kcal->times($kept);
-        $this->bakedGrams = $measured['bakedGrams'] === null ? $baked->times($kept) : $baked;
-        $fixed = $measured['count'] ?? $cut->count();
+        $this->bakedGrams = $measured->bakedGrams === null ? $baked->times($kept) : $baked;
+        $fixed = $measured->count ?? $cut->count();
         [$this->count, $this->pieceDoughGrams, $this->pieceBakedGrams, $this->pieceKcal] = match (true) {
             $dough0->best <= 0.0 => [Range::zero(), Range::zero(), Range::zero(), Range::zero()],
             $fixed !== null && $fixed > 0 => [Range::exact($fixed), $dough0->times($kept / $fixed), $this->bakedGrams->times(1 / $fixed), $this->kcal->times(1 / $fixed)],

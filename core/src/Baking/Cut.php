@@ -4,116 +4,104 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
-/**
- * The shape of one piece, in mm and ml. Areas: bone 0.62 × length × width, heart 0.72, star 0.5 (reference, page 5).
- */
+use MildBowl\Core\Baking\Shapes\Counted;
+use MildBowl\Core\Baking\Shapes\Lies;
+use MildBowl\Core\Baking\Shapes\Shape;
+use MildBowl\Core\Baking\Shapes\Shapes;
+
+/** One piece: a shape in its sizes, in mm and ml. */
 final readonly class Cut
 {
-    private const REROLLED = 0.98;
+    private const COUNT_ASSUMED = 24.0;
 
-    /** @param  array<string, float>  $sizes  by the names of the contract */
-    public function __construct(public string $shape, public array $sizes) {}
+    private function __construct(public Shape $form, /** @var array<string, float> */ public array $sizes) {}
 
-    /** @return array<string, list<string>> the sizes each shape needs */
-    public static function shapes(): array
+    /**
+     * @param  array<string, float>  $sizes  by the names of the contract: all that the shape asks for
+     *
+     * @throws \OutOfBoundsException when there is no such shape, or a size of it is missing
+     */
+    public static function of(string|Shape $shape, array $sizes): self
     {
-        return [
-            'round' => ['diameterMm', 'thicknessMm'],
-            'square' => ['sideMm', 'thicknessMm'],
-            'rectangle' => ['widthMm', 'lengthMm', 'thicknessMm'],
-            'bone' => ['widthMm', 'lengthMm', 'thicknessMm'],
-            'heart' => ['widthMm', 'lengthMm', 'thicknessMm'],
-            'star' => ['widthMm', 'lengthMm', 'thicknessMm'],
-            'area' => ['areaMm2', 'thicknessMm'],
-            'strip' => ['widthMm', 'lengthMm', 'thicknessMm'],
-            'log' => ['diameterMm', 'sliceMm'],
-            'ball' => ['diameterMm'],
-            'scoop' => ['ml'],
-            'mould' => ['cavityMl', 'cavities'],
-            'grid' => ['sheetWidthMm', 'sheetLengthMm', 'depthMm', 'columns', 'rows'],
-            'slices' => ['count'],
-            'pieces' => ['count'],
-        ];
+        $form = $shape instanceof Shape ? $shape : Shapes::named($shape);
+        foreach ($form->sizes() as $size) {
+            if (! isset($sizes[$size->key])) {
+                throw new \OutOfBoundsException("A {$form->id()} needs its {$size->key}.");
+            }
+        }
+
+        return new self($form, $sizes);
+    }
+
+    /** What is taken where nobody said: so many pieces, of no known size. */
+    public static function assumed(): self
+    {
+        return new self(Counted::pieces(), ['count' => self::COUNT_ASSUMED]);
+    }
+
+    /**
+     * The largest piece of a shape that stays under a volume and a safe bite, in sizes that a ruler can do.
+     *
+     * @param  array<string, float>  $given  sizes that stay as they are; thickness is 6 mm when left out
+     * @param  float  $ml  most that a piece may be
+     * @return ?self null when no piece that can be cut is small enough
+     */
+    public static function largest(Shape $form, array $given, float $ml, ?float $biteMm): ?self
+    {
+        $sizes = $form->fitted($given, $ml * 1000, $biteMm ?? INF);
+
+        return $sizes === null ? null : new self($form, $sizes);
+    }
+
+    public function shape(): string
+    {
+        return $this->form->id();
     }
 
     /** Volume of one piece in ml; null where the cut is a count. */
     public function pieceMl(): ?float
     {
-        $s = $this->sizes;
-        $mm3 = match ($this->shape) {
-            'round' => M_PI / 4 * $s['diameterMm'] ** 2 * $s['thicknessMm'],
-            'square' => $s['sideMm'] ** 2 * $s['thicknessMm'],
-            'rectangle', 'strip' => $s['widthMm'] * $s['lengthMm'] * $s['thicknessMm'],
-            'bone' => 0.62 * $s['widthMm'] * $s['lengthMm'] * $s['thicknessMm'],
-            'heart' => 0.72 * $s['widthMm'] * $s['lengthMm'] * $s['thicknessMm'],
-            'star' => 0.5 * $s['widthMm'] * $s['lengthMm'] * $s['thicknessMm'],
-            'area' => $s['areaMm2'] * $s['thicknessMm'],
-            'log' => M_PI / 4 * $s['diameterMm'] ** 2 * $s['sliceMm'],
-            'ball' => M_PI / 6 * $s['diameterMm'] ** 3,
-            'scoop' => $s['ml'] * 1000,
-            'mould' => $s['cavityMl'] * 1000,
-            'grid' => $s['sheetWidthMm'] * $s['sheetLengthMm'] * $s['depthMm'] / ($s['columns'] * $s['rows']),
-            default => null,
-        };
-
-        return $mm3 === null ? null : $mm3 / 1000;
+        return $this->form->pieceMl($this->sizes);
     }
 
     /** Pieces where the cut is a count. */
     public function count(): ?float
     {
-        return $this->sizes['count'] ?? null;
+        return $this->form->count($this->sizes);
     }
 
-    /** Share of the dough that ends in pieces: scraps of a rolled sheet are rolled again. */
+    /** Share of the dough that ends in pieces. */
     public function used(): float
     {
-        return in_array($this->shape, ['round', 'square', 'rectangle', 'bone', 'heart', 'star', 'area', 'strip'], true) ? self::REROLLED : 1.0;
+        return $this->form->used();
     }
 
     /** Largest dimension of a piece in mm; null where the cut does not say. */
     public function largestMm(): ?float
     {
-        $s = $this->sizes;
-
-        return match ($this->shape) {
-            'round' => max($s['diameterMm'], $s['thicknessMm']),
-            'square' => max($s['sideMm'], $s['thicknessMm']),
-            'rectangle', 'strip', 'bone', 'heart', 'star' => max($s['widthMm'], $s['lengthMm'], $s['thicknessMm']),
-            'area' => max(sqrt($s['areaMm2'] * 4 / M_PI), $s['thicknessMm']),
-            'log' => max($s['diameterMm'], $s['sliceMm']),
-            'ball' => $s['diameterMm'],
-            'scoop' => 10 * (6 * $s['ml'] / M_PI) ** (1 / 3),
-            'mould' => 10 * (6 * $s['cavityMl'] / M_PI) ** (1 / 3),
-            'grid' => max($s['sheetWidthMm'] / $s['columns'], $s['sheetLengthMm'] / $s['rows'], $s['depthMm']),
-            default => null,
-        };
+        return $this->form->largestMm($this->sizes);
     }
 
     /** How thick a piece lies in the oven, in mm; null where the cut does not say. */
     public function thicknessMm(): ?float
     {
-        return $this->sizes['thicknessMm'] ?? $this->sizes['sliceMm'] ?? $this->sizes['depthMm'] ?? ($this->pieceMl() === null ? null : $this->largestMm());
+        return $this->form->thicknessMm($this->sizes);
     }
 
-    /**
-     * Length and width of a piece seen from above, in mm; null where the cut does not say.
-     *
-     * @return array{float, float}|null
-     */
+    /** @return array{float, float}|null length and width of a piece seen from above, in mm; null where the cut does not say */
     public function footprintMm(): ?array
     {
-        $s = $this->sizes;
+        return $this->form->footprintMm($this->sizes);
+    }
 
-        return match ($this->shape) {
-            'round', 'log', 'ball' => [$s['diameterMm'], $s['diameterMm']],
-            'square' => [$s['sideMm'], $s['sideMm']],
-            'rectangle', 'strip', 'bone', 'heart', 'star' => [$s['lengthMm'], $s['widthMm']],
-            'area' => array_fill(0, 2, sqrt($s['areaMm2'] * 4 / M_PI)),
-            'grid' => [$s['sheetLengthMm'] / $s['rows'], $s['sheetWidthMm'] / $s['columns']],
-            'scoop', 'mould' => array_fill(0, 2, (float) $this->largestMm()),
-            default => null,
-        };
+    public function lies(): Lies
+    {
+        return $this->form->lies();
+    }
+
+    public function isFlat(): bool
+    {
+        return $this->form->isFlat();
     }
 
     /**
@@ -142,10 +130,5 @@ final readonly class Cut
             $thick > min($footprint) => 'It is thicker than it is wide: cut it wider, or roll it thinner.',
             default => null,
         };
-    }
-
-    public function isFlat(): bool
-    {
-        return in_array($this->shape, ['round', 'square', 'area', 'grid'], true);
     }
 }

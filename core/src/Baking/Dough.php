@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Range;
+use MildBowl\Core\Values\Range;
 
 /** Everything weighed in one bowl: mass, energy, substances, wetness and feel. */
 final readonly class Dough
 {
-    private const FAT_SHORTENS = 0.03;
-
     public Range $grams;
 
     public Range $kcal;
@@ -24,12 +21,12 @@ final readonly class Dough
 
     public ?float $wetness;
 
-    /** @param  list<Portion>  $portions */
-    public function __construct(public array $portions)
+    /** @param  list<Weighed>  $weighed */
+    public function __construct(public array $weighed)
     {
         $byFood = $kcals = $dry = [];
         $substances = [];
-        foreach ($portions as $portion) {
+        foreach ($weighed as $portion) {
             // ranges of one ingredient go the same way; different ones are independent
             $id = $portion->ingredient->id;
             $byFood[$id] = isset($byFood[$id]) ? $byFood[$id]->plus($portion->grams) : $portion->grams;
@@ -53,66 +50,51 @@ final readonly class Dough
     /** A share of the bowl. */
     public function part(float $share): self
     {
-        return $share === 1.0 ? $this : new self(array_map(static fn (Portion $portion): Portion => $portion->times($share), $this->portions));
+        return $share === 1.0 ? $this : new self(array_map(static fn (Weighed $portion): Weighed => $portion->times($share), $this->weighed));
     }
 
     /** Water ÷ uptake; null where nothing in the dough takes water up. */
     private function wetness(): ?float
     {
         $uptake = $flour = 0.0;
-        $rows = Data::tables()['uptake'];
-        foreach ($this->portions as $portion) {
-            $row = $rows[$portion->ingredient->id] ?? null;
-            if ($row !== null) {
-                $uptake += $portion->grams->best * $row[0];
-                $flour += $portion->grams->best;
-            }
-        }
-        if ($uptake <= 0.0) {
-            return null;
-        }
-        $fatPercent = ($this->substances['fatG'] ?? 0.0) / $flour * 100;
-        $uptake *= max(0.5, 1 - self::FAT_SHORTENS * $fatPercent / 10);
-
-        return ($this->substances['waterG'] ?? 0.0) / $uptake;
-    }
-
-    /** @return array<string, string>|null the row of feels.csv */
-    private function feelRow(): ?array
-    {
-        if ($this->wetness === null) {
-            return null;
-        }
-        foreach (Data::tables()['feels'] as $row) {
-            if ($this->wetness < (float) $row['below']) {
-                return $row;
+        foreach ($this->weighed as $one) {
+            $takes = Uptake::of($one->ingredient->id);
+            if ($takes > 0.0) {
+                $uptake += $one->grams->best * $takes;
+                $flour += $one->grams->best;
             }
         }
 
-        return null;
+        return $uptake <= 0.0 ? null : ($this->substances['waterG'] ?? 0.0) / ($uptake * Uptake::shortened($this->substances['fatG'] ?? 0.0, $flour));
     }
 
-    public function feel(): ?string
+    /** What the hand says; null where nothing in it takes water up. */
+    public function feel(): ?Feel
     {
-        return $this->feelRow()['feel'] ?? null;
-    }
-
-    /** How the feel shows under the hand. */
-    public function sign(): ?string
-    {
-        return $this->feelRow()['sign'] ?? null;
+        return Feel::at($this->wetness);
     }
 
     /** g per ml, by feel; without flour by how watery it is. */
     public function density(): float
     {
-        $row = $this->feelRow();
-        if ($row !== null) {
-            return (float) $row['density'];
+        $feel = $this->feel();
+        if ($feel !== null) {
+            return $feel->density;
         }
         $water = $this->grams->best > 0 ? ($this->substances['waterG'] ?? 0.0) / $this->grams->best : 1.0;
 
         return $water > 0.8 ? 1.0 : 1.05;
+    }
+
+    /** @return array<string, float> best grams by ingredient */
+    public function gramsByFood(): array
+    {
+        $grams = [];
+        foreach ($this->weighed as $one) {
+            $grams[$one->ingredient->id] = ($grams[$one->ingredient->id] ?? 0.0) + $one->grams->best;
+        }
+
+        return $grams;
     }
 
     /**
@@ -125,7 +107,7 @@ final readonly class Dough
         }
         $mean = $this->kcal->best / $this->grams->best;
         $up = $down = 0.0;
-        foreach ($this->portions as $portion) {
+        foreach ($this->weighed as $portion) {
             $kcal = $portion->kcal();
             if ($kcal === null) {
                 continue;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Baking;
 
 /** What a piece and the whole batch hold: as they are, in dry matter, per 1000 kcal; in both calorie conventions. */
-final class Panel
+final readonly class Panel
 {
     private const ROWS = [
         'proteinG' => ['protein', 'g'], 'fatG' => ['fat', 'g'], 'carbohydrateG' => ['carbohydrate', 'g'], 'fibreG' => ['fibre', 'g'], 'sugarsG' => ['sugars', 'g'],
@@ -16,8 +16,21 @@ final class Panel
     /** Moisture from which, and kcal per 100 g up to which, a dog food may be called light. Source: AAFCO model regulations PF10. */
     private const LIGHT = [[65.0, 90.0], [20.0, 250.0], [0.0, 310.0]];
 
-    /** @return array{moisture: float, kcalPer100g: float, kcalModifiedPer100g: ?float, kcalModified: ?float, class: string, rows: list<array<string, float|string|null>>} */
-    public static function of(Batch $batch): array
+    /**
+     * @param  float  $moisture  percent
+     * @param  ?float  $kcalModified  of the batch by the pet-food label convention; null when some food's composition is not known
+     * @param  list<PanelRow>  $rows
+     */
+    private function __construct(
+        public float $moisture,
+        public float $kcalPer100g,
+        public ?float $kcalModified,
+        public ?float $kcalModifiedPer100g,
+        public string $class,
+        public array $rows,
+    ) {}
+
+    public static function of(Batch $batch): self
     {
         $baked = $batch->bakedGrams->best;
         $kcal = $batch->kcal->best;
@@ -31,36 +44,30 @@ final class Panel
                 continue;
             }
             $held *= $share;
-            $rows[] = [
-                'name' => $name, 'unit' => $unit, 'piece' => $batch->pieceSubstances[$key] ?? 0.0, 'batch' => $held,
-                'per100g' => $baked > 0 ? 100 * $held / $baked : null,
-                'dryMatterPer100g' => $solids > 0 ? 100 * $held / $solids : null,
-                'per1000kcal' => $kcal > 0 ? 1000 * $held / $kcal : null,
-            ];
+            $rows[] = new PanelRow(
+                $name, $unit, $batch->pieceSubstances[$key] ?? 0.0, $held,
+                $baked > 0 ? 100 * $held / $baked : null, $solids > 0 ? 100 * $held / $solids : null, $kcal > 0 ? 1000 * $held / $kcal : null,
+            );
         }
         $modified = self::modified($batch->dough);
         $per100g = $baked > 0 ? 100 * $kcal / $baked : 0.0;
 
-        return [
-            'moisture' => $moisture,
-            'kcalPer100g' => $per100g,
-            'kcalModified' => $modified === null ? null : $modified * $share,
-            'kcalModifiedPer100g' => $modified === null || $baked <= 0 ? null : 100 * $modified * $share / $baked,
-            'class' => self::class($moisture, $per100g),
-            'rows' => $rows,
-        ];
+        return new self(
+            $moisture, $per100g, $modified === null ? null : $modified * $share,
+            $modified === null || $baked <= 0 ? null : 100 * $modified * $share / $baked, self::class($moisture, $per100g), $rows,
+        );
     }
 
     /** The same dough by the pet-food label convention; null when some food's composition is not known. */
     private static function modified(Dough $dough): ?float
     {
         $kcal = 0.0;
-        foreach ($dough->portions as $portion) {
-            $composition = $portion->ingredient->composition;
+        foreach ($dough->weighed as $one) {
+            $composition = $one->ingredient->composition;
             if ($composition === null) {
                 return null;
             }
-            $kcal += $composition->kcalModified() * $portion->grams->best / 100;
+            $kcal += $composition->kcalModified() * $one->grams->best / 100;
         }
 
         return $kcal;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
+use MildBowl\Core\Baking\Shapes\Lies;
+use MildBowl\Core\Kitchen\Tray;
+
 /**
  * Pieces laid out on the baker's own tray at true scale: how many on a sheet, how many sheets and oven rounds.
  * Straight rows along or across, or staggered rows for round pieces, whichever holds more.
@@ -37,16 +40,16 @@ final readonly class SheetPlan
             return null;
         }
         $whole = max(0, (int) floor($count + 1e-9));
-        if ($cut->shape === 'mould') {
-            return self::moulds($cut, $footprint, $whole, $count);
-        }
-        if ($cut->shape === 'grid') {
-            return self::grid($cut, $footprint, $whole);
-        }
         [$along, $across] = $footprint;
-        $layouts = [self::rows($tray, $across, $along), self::rows($tray, $along, $across)];
-        if (in_array($cut->shape, ['round', 'ball', 'scoop', 'log'], true)) {
-            $layouts[] = self::staggered($tray, $along);
+        $layouts = match ($cut->lies()) {
+            Lies::InMoulds => self::moulds($cut, $footprint, $whole, $count),
+            Lies::AsSheet => self::grid($cut, $footprint, $whole),
+            Lies::InRows => [self::rows($tray, $across, $along), self::rows($tray, $along, $across)],
+            Lies::Staggered => [self::rows($tray, $across, $along), self::rows($tray, $along, $across), self::staggered($tray, $along)],
+            Lies::Uncounted => null,
+        };
+        if (! is_array($layouts)) {
+            return $layouts;
         }
         usort($layouts, static fn (array $a, array $b): int => count($b['at']) <=> count($a['at']));
         $best = $layouts[0];
@@ -58,18 +61,9 @@ final readonly class SheetPlan
 
         return new self(
             $perSheet, $sheets, $whole === 0 ? 0 : $whole - ($sheets - 1) * $perSheet, (int) ceil($sheets / $tray->atOnce), $best['staggered'],
-            $best['piece'], $best['at'], $best['edges'],
+            $best['piece'], array_slice($best['at'], 0, self::MOST_DRAWN), $best['edges'],
             $sheets > 1 && $whole - ($sheets - 1) * $perSheet < $perSheet / 4 ? 'The last sheet is nearly empty: a smaller gap may save it.' : null,
         );
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'perSheet' => $this->perSheet, 'sheets' => $this->sheets, 'lastSheet' => $this->lastSheet, 'rounds' => $this->rounds, 'staggered' => $this->staggered,
-            'pieceMm' => $this->pieceMm, 'at' => array_slice($this->at, 0, self::MOST_DRAWN), 'edgesMm' => $this->edgesMm, 'says' => $this->says,
-        ];
     }
 
     /** @return array{at: list<array{float, float}>, piece: array{float, float}, edges: array{float, float}, staggered: bool} */
@@ -134,7 +128,7 @@ final readonly class SheetPlan
         $per = count($at);
         $sheets = (int) ceil($whole / $per);
 
-        return new self($per, $sheets, $whole === 0 ? 0 : $whole - ($sheets - 1) * $per, $sheets, false, [$across, $along], $at, [0.0, 0.0],
+        return new self($per, $sheets, $whole === 0 ? 0 : $whole - ($sheets - 1) * $per, $sheets, false, [$across, $along], array_slice($at, 0, self::MOST_DRAWN), [0.0, 0.0],
             $sheets > 1 ? 'There is more dough than this tray holds at that depth.' : null);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Range;
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Values\Range;
 
 /** How a batch leaves the kitchen: its final moisture, and whether heat killed what was raw. */
 final readonly class Texture
@@ -18,15 +18,21 @@ final readonly class Texture
         private bool $hard,
     ) {}
 
+    /** Taken where nobody said. */
+    public static function assumed(): self
+    {
+        return self::of('biscuit');
+    }
+
     /** @return list<string> */
     public static function ids(): array
     {
-        return array_keys(Data::tables()['textures']);
+        return array_keys(Compiled::tables()['textures']);
     }
 
     public static function of(string $id): self
     {
-        $row = Data::tables()['textures'][$id] ?? throw new \OutOfBoundsException("There is no texture \"$id\".");
+        $row = Compiled::tables()['textures'][$id] ?? throw new \OutOfBoundsException("There is no texture \"$id\".");
         $moisture = $row['moistureBest'] === '' ? null : Range::of((float) $row['moistureLow'] / 100, (float) $row['moistureBest'] / 100, (float) $row['moistureHigh'] / 100);
 
         return new self($id, $row['name'], $moisture, $row['heated'] === '1', $row['hard'] === '1');

@@ -12,4 +12,10 @@ final readonly class Clipped
      * @param  list<string>  $notUnderstood
      */
     public function __construct(public array $recipes, public array $notUnderstood) {}
+
+    /** @param  callable(string, string): list<Doubt>  $of */
+    public function withDoubts(callable $of): self
+    {
+        return new self(array_map(static fn (Clipping $one): Clipping => $one->withDoubts($of($one->text, $one->steps)), $this->recipes), $this->notUnderstood);
+    }
 }

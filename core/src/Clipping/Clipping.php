@@ -7,6 +7,7 @@ namespace MildBowl\Core\Clipping;
 /** One recipe from outside, with its list and its method fit to be read as ours. */
 final readonly class Clipping
 {
+    /** @param  ?list<Doubt>  $doubts  null where nobody asked */
     public function __construct(
         public string $title,
         public string $text,
@@ -15,14 +16,12 @@ final readonly class Clipping
         public ?float $prepMinutes = null,
         public ?float $bakeMinutes = null,
         public ?string $source = null,
+        public ?array $doubts = null,
     ) {}
 
-    /** @return array{title: string, text: string, steps: string, yield: ?string, times: array{prepMinutes: ?float, bakeMinutes: ?float}, source: ?string} */
-    public function toArray(): array
+    /** @param  list<Doubt>  $doubts */
+    public function withDoubts(array $doubts): self
     {
-        return [
-            'title' => $this->title, 'text' => $this->text, 'steps' => $this->steps, 'yield' => $this->yield,
-            'times' => ['prepMinutes' => $this->prepMinutes, 'bakeMinutes' => $this->bakeMinutes], 'source' => $this->source,
-        ];
+        return new self($this->title, $this->text, $this->steps, $this->yield, $this->prepMinutes, $this->bakeMinutes, $this->source, $doubts);
     }
 }

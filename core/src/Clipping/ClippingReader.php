@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Clipping;
 
-use MildBowl\Core\Formulate\Request;
+use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Reading\RecipeReader;
 
 /** Finds out what a document is and takes the recipes out of it. Nothing in it is ever run or passed on as markup. */
 final class ClippingReader
@@ -13,14 +14,14 @@ final class ClippingReader
 
     private const MOST_RECIPES = 50;
 
-    public static function read(string $content, string $kind): Clipped
+    public static function read(string $content, string $kind, RecipeReader $reader): Clipped
     {
         $content = (string) preg_replace('/^\x{FEFF}/u', '', mb_scrub($content));
         $kind = $kind === 'auto' ? self::kindOf($content) : $kind;
         $clipped = match ($kind) {
             'json-ld' => JsonLd::read($content),
-            'html' => self::page($content),
-            default => Notes::read($content),
+            'html' => self::page($content, $reader),
+            default => (new Notes($reader))->read($content),
         };
 
         return self::fit($clipped);
@@ -38,7 +39,7 @@ final class ClippingReader
         };
     }
 
-    private static function page(string $html): Clipped
+    private static function page(string $html, RecipeReader $reader): Clipped
     {
         $recipes = $notUnderstood = [];
         foreach (PlainPage::structured($html) as $json) {
@@ -50,7 +51,7 @@ final class ClippingReader
         if ($recipes !== []) {
             return new Clipped($recipes, $notUnderstood);
         }
-        $words = Notes::read(mb_substr(PlainPage::words($html), 0, 200_000));
+        $words = (new Notes($reader))->read(mb_substr(PlainPage::words($html), 0, 200_000));
 
         return new Clipped($words->recipes, [...$notUnderstood, ...$words->notUnderstood]);
     }
@@ -83,7 +84,7 @@ final class ClippingReader
         $length = 0;
         foreach (explode("\n", $text) as $row) {
             $length += mb_strlen($row) + 1;
-            if ($length > Request::LONGEST_TEXT || count($kept) >= Request::MOST_LINES) {
+            if ($length > Question::LONGEST_TEXT || count($kept) >= Question::MOST_LINES) {
                 $notUnderstood[] = "\"$title\" is longer than one sheet: what follows \"".mb_substr(end($kept) ?: '', 0, 60).'" was left out.';
                 break;
             }

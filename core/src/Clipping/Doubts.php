@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Clipping;
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Kitchen\RecipeReader;
-use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Keeping\ShelfLife;
+use MildBowl\Core\Reading\RecipeReader;
 
 /** What a recipe says that deserves a question beside our own figures: heat, times, keeping, claims, corrections. */
 final class Doubts
@@ -15,21 +14,21 @@ final class Doubts
 
     private const DAYS = ['day' => 1, 'week' => 7, 'month' => 30, 'year' => 365];
 
-    /** @return list<array{text: string, question: string}> */
-    public static function of(string $text, string $steps): array
+    /** @return list<Doubt> */
+    public static function of(string $text, string $steps, RecipeReader $reader): array
     {
         $doubts = [];
         $rows = array_values(array_filter(array_map(trim(...), explode("\n", $text."\n".$steps)), static fn (string $row): bool => $row !== ''));
         foreach ($rows as $row) {
-            foreach ([self::heat($row), self::correction($row), self::keeping($row, $text), self::claim($row)] as $question) {
+            foreach ([self::heat($row), self::correction($row), self::keeping($row, $text, $reader), self::claim($row)] as $question) {
                 if ($question !== null) {
-                    $doubts[] = ['text' => $row, 'question' => $question];
+                    $doubts[] = new Doubt($row, $question);
                 }
             }
         }
         $times = self::bakingTimes($rows);
         if (count(array_unique($times)) > 1) {
-            $doubts[] = ['text' => implode('; ', array_keys($times)), 'question' => 'The baking time is given more than once, and not the same: which one holds?'];
+            $doubts[] = new Doubt(implode('; ', array_keys($times)), 'The baking time is given more than once, and not the same: which one holds?');
         }
 
         return $doubts;
@@ -71,7 +70,7 @@ final class Doubts
         return 'It is corrected in the telling: does "'.trim($found[2], ' .').'" hold, instead of "'.trim($found[1], ' ,').'"?';
     }
 
-    private static function keeping(string $row, string $text): ?string
+    private static function keeping(string $row, string $text, RecipeReader $reader): ?string
     {
         if (preg_match('/\b(keep|keeps|store|stored|last|lasts|good for|up to)\b/i', $row) !== 1 || preg_match('/(\d+|one|two|three|four|six|twelve|a|several)\s*(?:-|–|to)?\s*(\d+)?\s*(day|week|month|year)s?\b/i', $row, $found) !== 1) {
             return null;
@@ -79,30 +78,26 @@ final class Doubts
         $words = ['one' => 1, 'a' => 1, 'two' => 2, 'three' => 3, 'several' => 3, 'four' => 4, 'six' => 6, 'twelve' => 12];
         $number = (int) ($found[2] !== '' ? $found[2] : ($words[strtolower($found[1])] ?? $found[1]));
         $days = $number * self::DAYS[strtolower($found[3])];
-        $rows = array_column(Data::tables()['keeping'], null, 'class');
-        $row2 = $rows[self::keepingClass($text)];
+        $life = ShelfLife::of(self::keepingClass($text, $reader));
         foreach (self::PLACES as $place => $pattern) {
             if (preg_match("/\\b($pattern)\\b/i", $row) === 1) {
-                $ours = (int) $row2["{$place}Days"];
+                $ours = $life->days($place);
 
-                return $days > $ours ? "Our table says at most $ours days in the $place for what is {$row2['meaning']}: shorten it?" : null;
+                return $days > $ours ? "Our table says at most $ours days in the $place for what is {$life->meaning}: shorten it?" : null;
             }
         }
 
-        return $days > (int) $row2['jarDays'] ? "Our table says at most {$row2['jarDays']} days in the jar and {$row2['fridgeDays']} in the fridge for what is {$row2['meaning']}: shorten it?" : null;
+        return $days > $life->jarDays ? "Our table says at most {$life->jarDays} days in the jar and {$life->fridgeDays} in the fridge for what is {$life->meaning}: shorten it?" : null;
     }
 
-    private static function keepingClass(string $text): string
+    private static function keepingClass(string $text, RecipeReader $reader): string
     {
         $class = 'dry';
-        foreach (RecipeReader::read($text, '')->lines as $line) {
-            $food = $line->ingredient === null ? null : Catalogue::get($line->ingredient);
-            foreach (['meat', 'organ', 'fish', 'shellfish', 'cheese'] as $group) {
-                if ($food?->inGroup($group) === true) {
-                    return 'meat';
-                }
+        foreach ($reader->read($text, '')->lines as $line) {
+            if ($line->food?->inAny(['meat', 'organ', 'fish', 'shellfish', 'cheese']) === true) {
+                return 'meat';
             }
-            if ($food?->inGroup('fruit') === true || $food?->inGroup('vegetable') === true) {
+            if ($line->food?->inAny(['fruit', 'vegetable']) === true) {
                 $class = 'moist';
             }
         }
@@ -112,10 +107,10 @@ final class Doubts
 
     private static function claim(string $row): ?string
     {
-        foreach (Data::tables()['claims'] as $claim) {
-            foreach (explode('|', $claim['words']) as $word) {
+        foreach (Claim::all() as $claim) {
+            foreach ($claim->words as $word) {
                 if (preg_match('/\b'.preg_quote($word, '/').'\b/iu', $row) === 1 && preg_match('/\b(good|great|help|helps|keep|keeps|fight|fights|boost|boosts|ease|eases|prevent|prevents|stop|stops|steady|steadies|cure|cures|heal|heals|repel|repels|support|supports|improve|improves|natural|safe|so can|treats)\b/i', $row) === 1) {
-                    return 'What is known: '.$claim['known'];
+                    return 'What is known: '.$claim->known;
                 }
             }
         }

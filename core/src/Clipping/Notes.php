@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Clipping;
 
-use MildBowl\Core\Kitchen\RecipeReader;
+use MildBowl\Core\Reading\ReadLine;
+use MildBowl\Core\Reading\RecipeReader;
 
 /**
  * A recipe written down as plain text or Markdown: a title, a list, a method, and what stands around them.
  * Several in one document are told apart by their titles.
  */
-final class Notes
+final readonly class Notes
 {
+    public function __construct(private RecipeReader $reader) {}
+
     private const LIST = '/^(the\s+)?(ingredients?|you(\'|’)?(ll| will)? need|what you(\'|’)?(ll| will)? need|for the list)\b.{0,30}$/iu';
 
     private const METHOD = '/^(the\s+)?(method|directions?|instructions?|steps|preparation|how to make\b.{0,20}|what to do|procedure)\s*:?$/iu';
@@ -20,11 +23,11 @@ final class Notes
 
     private const RULE = '/^\s*([-*_=]\s*){3,}$/';
 
-    public static function read(string $text): Clipped
+    public function read(string $text): Clipped
     {
         $recipes = $notUnderstood = [];
         foreach (self::documents($text) as $rows) {
-            [$recipe, $rest] = self::one($rows);
+            [$recipe, $rest] = $this->one($rows);
             if ($recipe !== null) {
                 $recipes[] = $recipe;
             }
@@ -105,7 +108,7 @@ final class Notes
      * @param  list<string>  $rows
      * @return array{?Clipping, list<string>}
      */
-    private static function one(array $rows): array
+    private function one(array $rows): array
     {
         $title = $yield = $source = null;
         $prep = $bake = null;
@@ -164,7 +167,7 @@ final class Notes
             };
         }
         if ($list === [] && $before !== []) {
-            return self::unmarked($title, $before, $method, $aside, $yield, $prep, $bake, $source);
+            return $this->unmarked($title, $before, $method, $aside, $yield, $prep, $bake, $source);
         }
         if ($title === null && $before !== [] && mb_strlen($before[0]) <= 120) {
             $title = array_shift($before);
@@ -186,9 +189,9 @@ final class Notes
      * @param  list<string>  $aside
      * @return array{?Clipping, list<string>}
      */
-    private static function unmarked(?string $title, array $rows, array $method, array $aside, ?string $yield, ?float $prep, ?float $bake, ?string $source): array
+    private function unmarked(?string $title, array $rows, array $method, array $aside, ?string $yield, ?float $prep, ?float $bake, ?string $source): array
     {
-        if ($title === null && count($rows) > 1 && mb_strlen($rows[0]) <= 80 && preg_match('/^[\d½¼¾⅓⅔*•-]|[.:]$/u', $rows[0]) !== 1 && self::namesNothing($rows[0], $rows[1])) {
+        if ($title === null && count($rows) > 1 && mb_strlen($rows[0]) <= 80 && preg_match('/^[\d½¼¾⅓⅔*•-]|[.:]$/u', $rows[0]) !== 1 && $this->namesNothing($rows[0], $rows[1])) {
             $title = array_shift($rows);
         }
         $list = $rest = [];
@@ -199,8 +202,8 @@ final class Notes
 
                 continue;
             }
-            $read = RecipeReader::read($row, '');
-            $foods = array_filter($read->lines, static fn ($line): bool => $line->ingredient !== null || $line->amounts !== []);
+            $read = $this->reader->read($row, '');
+            $foods = array_filter($read->lines, static fn (ReadLine $line): bool => $line->food !== null || $line->amounts !== []);
             if ($read->lines === [] && $read->steps !== []) {
                 $steps[] = $row;
             } elseif ($foods !== []) {
@@ -218,9 +221,9 @@ final class Notes
     }
 
     /** A title has no amount, and the line below it has one. */
-    private static function namesNothing(string $row, string $next): bool
+    private function namesNothing(string $row, string $next): bool
     {
-        $amounts = static fn (string $text): bool => array_filter(RecipeReader::read($text, '')->lines, static fn ($line): bool => $line->amounts !== []) !== [];
+        $amounts = fn (string $text): bool => array_filter($this->reader->read($text, '')->lines, static fn (ReadLine $line): bool => $line->amounts !== []) !== [];
 
         return ! $amounts($row) && ($amounts($next) || trim($next) === '' || str_ends_with($next, ':'));
     }

@@ -33,6 +33,7 @@ final class Columns
         'exceptions' => 'ingredient:food check:check / reason:text',
         'exclusions' => 'condition:condition groups:group; / unless:text?| message:text advice:text source:source',
         'feels' => 'below:number / feel:text word:text sign:text density:number made:made',
+        'findings' => 'code:id about:about when:when-dog?; / level:any-level trigger:text? message:text advice:text figure:text? source:source',
         'form-words' => 'form:form / words:text|',
         'forms' => 'ingredient:food form:form / becomes:food',
         'gas-marks' => 'mark:text / celsius:number source:source',
@@ -192,7 +193,8 @@ final class Columns
             $kind === 'number' => self::isFigure($one) ? null : "\"$one\" is no figure of 0 or more.",
             $kind === 'flag' => in_array($one, ['0', '1'], true) ? null : "\"$one\" is neither 0 nor 1.",
             $kind === 'id' => preg_match('/^[a-z0-9]+(-[a-z0-9é]+)*$/', $one) === 1 ? null : "\"$one\" is no id: small letters, figures and hyphens.",
-            $kind === 'when' => $this->when($one),
+            $kind === 'when' => $this->when($one, Vocabulary::WHEN),
+            $kind === 'when-dog' => $this->when($one, Vocabulary::WHEN_DOG),
             $kind === 'parts' => $this->part($one),
             $kind === 'threshold' => preg_match('/^\d+(\.\d+)?=\S/', $one) === 1 ? null : "\"$one\" is no threshold: write FIGURE=WHAT HAPPENS.",
             $kind === 'text' => null,
@@ -200,13 +202,14 @@ final class Columns
         };
     }
 
-    private function when(string $token): ?string
+    /** @param  array<string, list<string>|null>  $kinds */
+    private function when(string $token, array $kinds): ?string
     {
         [$kind, $values] = [...explode(':', $token, 2), ''];
-        if (! array_key_exists($kind, Vocabulary::WHEN)) {
-            return "nobody knows \"$kind\"".self::meant($kind, array_keys(Vocabulary::WHEN)).'.';
+        if (! array_key_exists($kind, $kinds)) {
+            return "nobody knows \"$kind\"".self::meant($kind, array_keys($kinds)).'.';
         }
-        $known = Vocabulary::WHEN[$kind] ?? $this->known['group'];
+        $known = $kinds[$kind] ?? $this->known['group'];
         if (($known === []) !== ($values === '')) {
             return $known === [] ? "\"$kind\" takes no value." : "\"$kind\" wants a value.";
         }

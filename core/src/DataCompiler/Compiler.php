@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\DataCompiler;
 
-use MildBowl\Core\Kitchen\Tokenizer;
+use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Pantry\Composition;
 use MildBowl\Core\Pantry\Nearest;
 use RuntimeException;
@@ -42,6 +43,7 @@ final class Compiler
             'measures' => $this->readMeasures(),
             'densities' => $this->byIngredientAndForm('densities'),
             'pieces' => $this->readPieces(),
+            'groupsWith' => ['densities' => $this->groupsWith('densities'), 'pieces' => $this->groupsWith('pieces')],
             'uptake' => $this->readUptake(),
             'textures' => $this->readKeyed('textures', 'texture'),
             'feels' => $this->table('feels'),
@@ -52,12 +54,16 @@ final class Compiler
             'actives' => $this->readActives(),
             'groups' => $this->readGroups(),
             'cross' => $this->readCross(),
-            'rules' => $this->readRules(),
+            'rules' => $rules = $this->readRules(),
+            'rulesByGroup' => $byGroup = self::byGroup($rules),
+            'rulesByFood' => $this->byFood($byGroup),
+            'findings' => $findings = $this->readFindings(),
+            'findingsOfDogs' => array_merge(...array_values(array_filter($findings, static fn (string $key): bool => str_ends_with($key, '|dog'), ARRAY_FILTER_USE_KEY))),
             'exclusions' => $this->readExclusions(),
             'conditions' => $this->readKeyed('conditions', 'condition'),
             'medicines' => $this->readKeyed('medicines', 'medicine'),
             'breeds' => $this->readBreeds(),
-            'doses' => $this->table('doses'),
+            'doses' => $this->readDoses(),
             'energy' => $this->readKeyed('energy', 'key'),
             'bites' => $this->table('bites'),
             'toxicDoses' => $this->table('toxic-doses'),
@@ -69,7 +75,8 @@ final class Compiler
             'benign' => $this->readBenign(),
             'verbs' => $this->readWordList('cooking-verbs'),
         ];
-        $data['version'] = substr(hash('sha256', serialize($data)), 0, 16);
+        // what is derived from the rows alone changes no answer
+        $data['version'] = substr(hash('sha256', serialize(array_diff_key($data, ['rulesByGroup' => 1, 'rulesByFood' => 1, 'groupsWith' => 1, 'findingsOfDogs' => 1]))), 0, 16);
 
         return $data;
     }
@@ -261,7 +268,7 @@ final class Compiler
                 $this->once(array_diff($names, [$row['unit']]), Tokenizer::key($name), "units.csv, {$row['unit']}");
                 $names[Tokenizer::key($name)] = $row['unit'];
             }
-            foreach (['us', 'metric', 'imperial', 'australian'] as $system) {
+            foreach (Unit::SYSTEMS as $system) {
                 $sizes[$system][$row['unit']] = [$row['kind'], (float) $row[$system]];
             }
         }
@@ -318,6 +325,19 @@ final class Compiler
         }
 
         return [$low, $best, $high];
+    }
+
+    /** @return list<string> groups that have a row of their own, in the order of the file: the narrower stands first */
+    private function groupsWith(string $table): array
+    {
+        $groups = [];
+        foreach ($this->table($table) as $row) {
+            if (str_starts_with($row['ingredient'], 'group:')) {
+                $groups[substr($row['ingredient'], 6)] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($groups));
     }
 
     /** @return array<string, array{float, string}> */
@@ -377,22 +397,88 @@ final class Compiler
         $rules = [];
         $seen = [];
         foreach ($this->table('rules') as $row) {
-            $when = [];
-            foreach (Table::parts($row['when'], ';') as $token) {
-                [$kind, $values] = [...explode(':', $token, 2), ''];
-                $when[$kind] = Table::parts($values);
-            }
             $rules[] = [
                 'id' => $row['code'].(($seen[$row['code']] = ($seen[$row['code']] ?? 0) + 1) === 1 ? '' : '-'.$seen[$row['code']]),
                 'groups' => Table::parts($row['groups'], ';'),
                 'words' => $this->keys($row['words']),
                 'unless' => $this->keys($row['unless']),
-                'when' => $when,
+                'when' => self::when($row['when']),
                 'emergency' => $row['emergency'] === '1',
             ] + $row;
         }
 
         return $rules;
+    }
+
+    /**
+     * @param  array<string, list<int>>  $byGroup
+     * @return array<string, list<int>> numbers of the rules that speak of a food, in the order they are looked at
+     */
+    private function byFood(array $byGroup): array
+    {
+        $byFood = [];
+        foreach ($this->entries as $id => $entry) {
+            $numbers = [];
+            /** @var array<string, true> $groups */
+            $groups = $entry['groups'];
+            foreach (['*', ...array_keys($groups)] as $group) {
+                foreach ($byGroup[$group] ?? [] as $number) {
+                    $numbers[$number] = $number;
+                }
+            }
+            $byFood[$id] = array_values($numbers);
+        }
+
+        return $byFood;
+    }
+
+    /** @return array<string, list<string>> values by kind of clause */
+    private static function when(string $cell): array
+    {
+        $when = [];
+        foreach (Table::parts($cell, ';') as $token) {
+            [$kind, $values] = [...explode(':', $token, 2), ''];
+            $when[$kind] = Table::parts($values);
+        }
+
+        return $when;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function readDoses(): array
+    {
+        return array_map(static fn (array $row): array => [
+            'caution' => Table::number($row['caution']), 'limit' => Table::number($row['limit']), 'who' => Table::parts($row['who']),
+        ] + $row, $this->table('doses'));
+    }
+
+    /** @return array<string, list<array<string, mixed>>> rows in the order of the file, by code and what they are about */
+    private function readFindings(): array
+    {
+        $result = [];
+        foreach ($this->table('findings') as $row) {
+            $result["{$row['code']}|{$row['about']}"][] = ['when' => self::when($row['when'])] + $row;
+        }
+
+        return $result;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $rules
+     * @return array<string, list<int>> numbers of the rules that speak of a group
+     */
+    private static function byGroup(array $rules): array
+    {
+        $rows = [];
+        foreach ($rules as $number => $rule) {
+            /** @var list<string> $groups */
+            $groups = $rule['groups'];
+            foreach ($groups as $group) {
+                $rows[$group][] = $number;
+            }
+        }
+
+        return $rows;
     }
 
     /** @return array<string, list<array<string, mixed>>> keyed by condition */

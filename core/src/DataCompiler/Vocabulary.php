@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\DataCompiler;
 
-use MildBowl\Core\Baking\Cut;
-use MildBowl\Core\Formulate\DogReader;
-use MildBowl\Core\Formulate\Policy;
+use MildBowl\Core\Baking\Shapes\Shapes;
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Composition;
-use MildBowl\Core\Screening\Level;
+use MildBowl\Core\Swaps\Jobs;
+use MildBowl\Core\Values\Level;
 
 /**
  * The words that mean something to the program. A word in the data that stands in none of these lists stops the build: what nobody
@@ -26,7 +27,9 @@ final class Vocabulary
 
     public const TEXTURES = ['cake', 'tray', 'soft', 'chewy', 'biscuit', 'hard', 'jerky', 'frozen', 'none'];
 
-    public const JOBS = ['bulk', 'bind', 'thicken', 'wet', 'fat', 'protein', 'sweeten', 'flavour', 'leaven', 'coat', 'dust', 'grease'];
+    public const STAGES = ['puppy', 'adult', 'senior'];
+
+    public const JOBS = Jobs::ALL;
 
     public const SUBSTANCES = [
         'sodiumMg', 'fatG', 'addedSugarG', 'coumarinMg', 'retinolUg', 'vitaminDUg', 'calciumMg', 'newFibreG', 'kelpG', 'garlicG', 'rootSpiceG',
@@ -76,9 +79,19 @@ final class Vocabulary
     /** What a rule may ask for with `when`, and the values it may name; an empty list: none, null: see `whenValues`. */
     public const WHEN = [
         'heat' => ['yes', 'no'], 'garlic' => Policy::CHOICES['garlic'], 'raw' => ['meat', 'fish'], 'not' => null, 'texture' => self::TEXTURES,
-        'stage' => DogReader::STAGES, 'growing-large' => [], 'garlic-refused' => [], 'condition' => self::CONDITIONS, 'medicine' => self::MEDICINES,
-        'teeth' => DogReader::TEETH, 'eating' => DogReader::EATING,
+        'stage' => self::STAGES, 'growing-large' => [], 'garlic-refused' => [], 'condition' => self::CONDITIONS, 'medicine' => self::MEDICINES,
+        'teeth' => Dog::TEETH, 'eating' => Dog::EATING,
     ];
+
+    /** What a row about a dog may ask for. */
+    public const WHEN_DOG = [
+        'texture' => self::TEXTURES, 'stage' => self::STAGES, 'growing-large' => [], 'very-young' => [], 'condition' => self::CONDITIONS, 'medicine' => self::MEDICINES,
+        'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'body-condition' => ['1', '2', '3', '4', '5', '6', '7', '8', '9'], 'breed-note' => [], 'over-bite' => [],
+        'hard' => [], 'not-hard' => [], 'several-new' => [], 'legume-heavy' => [],
+    ];
+
+    /** What a row of findings.csv speaks of. */
+    public const ABOUT = ['line', 'step', 'label', 'food', 'dog', 'ration', 'ration-age'];
 
     /** Traits that the program itself asks about; every other must be named by a row. */
     public const TRAITS_IN_CODE = [
@@ -98,7 +111,9 @@ final class Vocabulary
             'condition' => self::CONDITIONS,
             'medicine' => self::MEDICINES,
             'texture' => self::TEXTURES,
-            'shape' => array_keys(Cut::shapes()),
+            'shape' => Shapes::ids(),
+            'about' => self::ABOUT,
+            'any-level' => array_map(static fn (Level $level): string => $level->value, Level::cases()),
             'job' => self::JOBS,
             'substance' => self::SUBSTANCES,
             'basis' => self::BASES,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Dogs;
 
-use MildBowl\Core\Data;
+use MildBowl\Core\Pantry\Ingredient;
 
 /**
  * One dog as the kitchen knows it. Weights in kg, age in months. Whatever is null is unknown and
@@ -12,6 +12,19 @@ use MildBowl\Core\Data;
  */
 final readonly class Dog
 {
+    public const SEXES = ['female', 'male'];
+
+    public const ACTIVITIES = ['inactive', 'normal', 'active', 'working-light', 'working-moderate', 'working-heavy'];
+
+    public const TEETH = ['full', 'few', 'none'];
+
+    public const EATING = ['normal', 'gulps'];
+
+    /** What of other treats given today may be told of. */
+    public const ALREADY = ['kcal', 'sodiumMg', 'fatG', 'addedSugarG', 'retinolUg', 'vitaminAUg', 'vitaminDUg', 'coumarinMg', 'garlicG', 'calciumMg', 'newFibreG', 'kelpG', 'rootSpiceG'];
+
+    private Stage $lifeStage;
+
     /**
      * @param  list<string>  $allergies  resolved group or ingredient ids
      * @param  list<string>|null  $allowList  resolved; null when the dog may eat anything
@@ -19,6 +32,9 @@ final readonly class Dog
      * @param  list<string>  $medicines
      * @param  list<string>  $newIngredients
      * @param  array<string, float>  $alreadyToday  kcal, sodiumMg, … of other treats given today
+     * @param  ?string  $id  opaque; stays when the name changes
+     * @param  list<string>  $dislikes  foods it refuses, as a person says them ("raw apple")
+     * @param  list<string>  $without  sections of the recipe it goes without
      */
     public function __construct(
         public string $name,
@@ -41,7 +57,12 @@ final readonly class Dog
         public array $alreadyToday = [],
         public array $newIngredients = [],
         public ?float $budgetPercent = null,
-    ) {}
+        public ?string $id = null,
+        public array $dislikes = [],
+        public array $without = [],
+    ) {
+        $this->lifeStage = $stage ?? Stage::at($ageMonths, $this->adultWeightKg());
+    }
 
     public function has(string $condition): bool
     {
@@ -80,7 +101,7 @@ final readonly class Dog
 
     public function lifeStage(): Stage
     {
-        return $this->stage ?? Stage::at($this->ageMonths, $this->adultWeightKg());
+        return $this->lifeStage;
     }
 
     public function isGrowing(): bool
@@ -99,43 +120,57 @@ final readonly class Dog
         return $this->has('pregnant') || $this->has('nursing');
     }
 
-    /**
-     * The breed's row, found also inside a longer description ("whippet cross").
-     *
-     * @return array{breed: string, terrier: bool, research: ?float, fragile: bool, note: string, groups: list<string>, kgLow: ?float, kgHigh: ?float, source: string}|null
-     */
-    public function breedRow(): ?array
+    /** What is known of its breed; null when the breed is unknown. */
+    public function breed(): ?Breed
     {
-        if ($this->breed === null) {
-            return null;
-        }
-        $breeds = Data::tables()['breeds'];
-        $name = mb_strtolower(trim($this->breed));
-        if (isset($breeds[$name])) {
-            return $breeds[$name];
-        }
-        foreach ($breeds as $known => $row) {
-            if (preg_match('/\b'.preg_quote($known, '/').'\b/', $name) === 1) {
-                return $row;
-            }
-        }
-        if (str_contains($name, 'terrier')) {
-            return ['breed' => $name, 'terrier' => true, 'research' => null, 'fragile' => false, 'note' => '', 'groups' => [], 'kgLow' => null, 'kgHigh' => null, 'source' => 'NRC'];
-        }
-
-        return null;
+        return Breed::named($this->breed);
     }
 
-    /** Largest piece it may swallow whole, in mm. */
+    /** Largest piece it may swallow whole, in mm; null when its weight is not known. */
     public function safeBiteMm(): ?float
     {
-        foreach (Data::tables()['bites'] as $row) {
-            if ($this->weightKg !== null && $this->weightKg <= (float) $row['upToKg']) {
-                return (float) $row['biteMm'];
-            }
-        }
+        return Bite::safeMm($this->weightKg);
+    }
 
-        return null;
+    /** The same dog at another weight, as an ideal one: what its budget is reckoned by when it is too heavy. */
+    public function atIdeal(float $kg): self
+    {
+        return new self(
+            $this->name, $kg, $this->ageMonths, $this->sex, $this->neutered, 5, $this->activity, $this->breed,
+            $this->expectedAdultWeightKg, $this->lifeStage(), $this->teeth, $this->eating, conditions: $this->conditions,
+        );
+    }
+
+    /**
+     * The same dog, which refuses these foods too.
+     *
+     * @param  list<string>  $foods
+     */
+    public function disliking(array $foods): self
+    {
+        return new self(
+            $this->name, $this->weightKg, $this->ageMonths, $this->sex, $this->neutered, $this->bodyCondition, $this->activity, $this->breed, $this->expectedAdultWeightKg,
+            $this->stage, $this->teeth, $this->eating, $this->allergies, $this->allowList, $this->conditions, $this->medicines, $this->foodKcalPer100g, $this->alreadyToday,
+            $this->newIngredients, $this->budgetPercent, $this->id, array_values(array_unique([...$this->dislikes, ...$foods])), $this->without,
+        );
+    }
+
+    /** What it is known by in a question: its id where it has one, so that a renamed dog stays the same; else its name. */
+    public function key(): string
+    {
+        return $this->id ?? $this->name;
+    }
+
+    /** Whether a word of a request means this dog. */
+    public function isCalled(string $idOrName): bool
+    {
+        return $this->id === $idOrName || $this->name === $idOrName;
+    }
+
+    /** Whether a food is one of those it is being brought to slowly. */
+    public function isNewTo(Ingredient $food): bool
+    {
+        return $food->isCoveredByAny($this->newIngredients);
     }
 
     /** Why no garlic in any amount, under a kitchen's "measured garlic" policy; null when it may have some. */
@@ -148,7 +183,7 @@ final readonly class Dog
             $this->has('liver') || $this->has('shunt') || $this->has('copper-storage') => 'a dog with a liver condition',
             $this->takes('surgery-planned') => 'to have surgery',
             $this->takes('anticoagulant') => 'on an anticoagulant',
-            ($this->breedRow()['fragile'] ?? false) => 'of a breed with fragile red cells',
+            ($this->breed()->fragile ?? false) => 'of a breed with fragile red cells',
             default => null,
         };
     }

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Dogs;
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Range;
+use MildBowl\Core\Values\Range;
 
 /**
  * What a dog burns in a day, in kcal of metabolisable energy, by the school the kitchen chose.
@@ -43,18 +42,9 @@ final readonly class Energy
         return $school === 'nrc' ? self::research($dog, $resting) : self::clinic($dog, $resting, 'clinic', null);
     }
 
-    /** The same school at another weight: the treat budget of an overweight dog is a share of this. */
-    public static function atWeight(Dog $dog, float $kg, string $school): self
-    {
-        return self::of(new Dog(
-            $dog->name, $kg, $dog->ageMonths, $dog->sex, $dog->neutered, 5, $dog->activity, $dog->breed,
-            $dog->expectedAdultWeightKg, $dog->lifeStage(), $dog->teeth, $dog->eating, conditions: $dog->conditions,
-        ), $school);
-    }
-
     public static function resting(float $kg): float
     {
-        return self::constant('resting-a') * $kg ** self::constant('resting-exponent');
+        return EnergyRow::value('resting-a') * $kg ** EnergyRow::value('resting-exponent');
     }
 
     private static function fallback(string $school): ?string
@@ -79,7 +69,7 @@ final readonly class Energy
         }
         $senior = $dog->lifeStage() === Stage::Senior;
         if ($dog->activity === 'inactive') {
-            return $senior && self::constant('senior') < self::constant('inactive') ? 'senior' : 'inactive';
+            return $senior && EnergyRow::value('senior') < EnergyRow::value('inactive') ? 'senior' : 'inactive';
         }
         if ($senior) {
             return 'senior';
@@ -95,7 +85,7 @@ final readonly class Energy
     private static function research(Dog $dog, float $resting): self
     {
         $kg = $dog->weightKg ?? 0.0;
-        $metabolic = $kg ** self::constant('resting-exponent');
+        $metabolic = $kg ** EnergyRow::value('resting-exponent');
         if ($dog->lifeStage() === Stage::Puppy) {
             $expected = $dog->expectedAdultWeightKg;
             if ($expected === null) {
@@ -109,17 +99,17 @@ final readonly class Energy
             return self::clinic($dog, $resting, 'nrc', self::fallback('nrc'));
         }
         $senior = $dog->lifeStage() === Stage::Senior;
-        $breed = $dog->breedRow();
+        $breed = $dog->breed();
         $active = $dog->activity === 'active';
         $a = match (true) {
-            $senior && $dog->activity === 'inactive' => min(self::constant('nrc-inactive'), self::constant('nrc-senior')),
-            $senior => self::constant('nrc-senior'),
-            $dog->activity === 'inactive' => self::constant('nrc-inactive'),
-            $active && ($breed['research'] ?? null) !== null => (float) $breed['research'],
-            $active && ($breed['terrier'] ?? false) => self::constant('nrc-terrier'),
-            $active && $dog->ageMonths !== null && $dog->ageMonths < 24 => self::constant('nrc-young-active'),
-            $active => self::constant('nrc-active'),
-            default => self::constant('nrc-normal'),
+            $senior && $dog->activity === 'inactive' => min(EnergyRow::value('nrc-inactive'), EnergyRow::value('nrc-senior')),
+            $senior => EnergyRow::value('nrc-senior'),
+            $dog->activity === 'inactive' => EnergyRow::value('nrc-inactive'),
+            $active && $breed?->research !== null => $breed->research,
+            $active && ($breed->terrier ?? false) => EnergyRow::value('nrc-terrier'),
+            $active && $dog->ageMonths !== null && $dog->ageMonths < 24 => EnergyRow::value('nrc-young-active'),
+            $active => EnergyRow::value('nrc-active'),
+            default => EnergyRow::value('nrc-normal'),
         };
 
         return new self($resting, self::spread($a * $metabolic, $a * $metabolic, $a * $metabolic), $senior ? 'senior' : $dog->activity, 'nrc', null, $a, $kg);
@@ -130,36 +120,31 @@ final readonly class Energy
     {
         $p = min(1.0, max(0.1, $kg / $expectedKg));
 
-        return self::constant('nrc-puppy-a') * $kg ** self::constant('resting-exponent') * self::constant('nrc-puppy-b')
-            * (exp(-self::constant('nrc-puppy-c') * $p) - self::constant('nrc-puppy-d'));
+        return EnergyRow::value('nrc-puppy-a') * $kg ** EnergyRow::value('resting-exponent') * EnergyRow::value('nrc-puppy-b')
+            * (exp(-EnergyRow::value('nrc-puppy-c') * $p) - EnergyRow::value('nrc-puppy-d'));
     }
 
     private static function byFactor(float $resting, float $kg, string $row, ?string $note, string $school = 'clinic'): self
     {
-        $key = Data::tables()['energy'][$row];
+        $by = EnergyRow::of($row);
         $base = self::resting($kg);
 
         return new self(
             $resting,
-            self::spread($base * (float) $key['low'], $base * (float) $key['value'], $base * (float) $key['high']),
-            $row, $school, $note, (float) $key['value'], $kg,
+            self::spread($base * $by->low, $base * $by->value, $base * $by->high),
+            $row, $school, $note, $by->value, $kg,
         );
     }
 
     /** Individuals differ by 30 % or more from any formula. */
     private static function spread(float $low, float $best, float $high): Range
     {
-        $individual = Data::tables()['energy']['individual'];
+        $individual = EnergyRow::of('individual');
 
         return Range::of(
-            min($low, $best * (float) $individual['low'] / 100),
+            min($low, $best * $individual->low / 100),
             $best,
-            max($high, $best * (float) $individual['high'] / 100),
+            max($high, $best * $individual->high / 100),
         );
-    }
-
-    public static function constant(string $key): float
-    {
-        return (float) Data::tables()['energy'][$key]['value'];
     }
 }

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Dogs;
 
-use MildBowl\Core\Range;
+use MildBowl\Core\Values\Range;
 
 /** A weight as people say it: "17", "17 kg", "38 lb", "50 to 60 lb", in kg. */
 final class Weight
 {
     public const KG_PER_LB = 0.45359237;
+
+    /** What a dog can weigh. */
+    public const LIGHTEST_KG = 0.3;
+
+    public const HEAVIEST_KG = 120.0;
 
     /** Range of kg; null when it is not a weight. A plain number is in kg unless pounds are said to be meant. */
     public static function read(string $text, bool $poundsMeant = false): ?Range

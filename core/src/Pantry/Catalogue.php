@@ -4,74 +4,91 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Pantry;
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Kitchen\Tokenizer;
+use MildBowl\Core\Data\Compiled;
 
-/** All foods by id. Objects are built only for the foods asked for. */
+/**
+ * All foods by id: those of the reference data, and those a kitchen added from labels. It never changes; `with()` gives another one.
+ * Objects are built only for the foods asked for, and remembered.
+ */
 final class Catalogue
 {
-    /** @var array<string, Ingredient> */
-    private static array $built = [];
+    /** @var array<string, Ingredient> what was asked for, remembered */
+    private array $built = [];
 
-    public static function has(string $id): bool
+    /** @param  array<string, OwnFood>  $own  by id */
+    private function __construct(private readonly array $own, public readonly Lexicon $lexicon) {}
+
+    public static function shipped(): self
     {
-        return isset(Data::tables()['entries'][$id]) || OwnPantry::food($id) !== null;
+        return new self([], Lexicon::shipped());
     }
 
-    public static function get(string $id): Ingredient
+    /**
+     * The same catalogue with a kitchen's own foods and its own words for foods; a word of its own wins over a food's own name.
+     *
+     * @param  list<OwnFood>  $foods
+     * @param  array<string, string>  $names  ingredient id by the words for it
+     */
+    public function with(array $foods, array $names): self
     {
-        return OwnPantry::food($id) ?? self::$built[$id] ??= self::build($id);
+        if ($foods === [] && $names === []) {
+            return $this;
+        }
+        $own = $this->own;
+        $called = [];
+        foreach ($foods as $food) {
+            $own[$food->ingredient->id] = $food;
+            foreach ($food->names as $name) {
+                $called[$name] = $food->ingredient->id;
+            }
+        }
+
+        return new self($own, $this->lexicon->with($names + $called));
     }
 
-    /** @return list<string> */
+    public function has(string $id): bool
+    {
+        return isset(Compiled::tables()['entries'][$id]) || isset($this->own[$id]);
+    }
+
+    /** @throws UnknownIngredient */
+    public function get(string $id): Ingredient
+    {
+        return $this->built[$id] ??= isset($this->own[$id]) ? $this->own[$id]->ingredient : Ingredient::shipped($id);
+    }
+
+    /** The kitchen's own food of this id; null when it is one of ours. */
+    public function own(string $id): ?OwnFood
+    {
+        return $this->own[$id] ?? null;
+    }
+
+    /** @return array<string, OwnFood> by id */
+    public function ownFoods(): array
+    {
+        return $this->own;
+    }
+
+    /** @return list<string> of the reference data */
     public static function ids(): array
     {
-        return array_keys(Data::tables()['entries']);
-    }
-
-    /** The id a name stands for, read as in a recipe; null when nobody knows it. */
-    public static function idOfName(string $name): ?string
-    {
-        $id = Data::tables()['lexicon']['phrases'][Tokenizer::key($name)][0] ?? '';
-
-        return $id === '' ? null : $id;
+        return array_keys(Compiled::tables()['entries']);
     }
 
     /** What a food becomes in a stated form ("cooked", "tinned"); itself when nothing else. */
     public static function inForm(string $id, string $form): string
     {
-        return Data::tables()['forms'][$id][$form] ?? $id;
+        return Compiled::tables()['forms'][$id][$form] ?? $id;
     }
 
     /**
      * The group or ingredient an allergy or allow-list entry names: a group id, one of its other names, an ingredient id
      * or an ingredient's name. null when it names nothing known.
      */
-    public static function resolveGroupOrId(string $text): ?string
+    public function resolveGroupOrId(string $text): ?string
     {
         $slug = str_replace([' ', '_'], '-', mb_strtolower(trim($text)));
-        $groups = Data::tables()['groups'];
 
-        return match (true) {
-            isset($groups['labels'][$slug]) => $slug,
-            isset($groups['aliases'][$slug]) => $groups['aliases'][$slug],
-            self::has($slug) => $slug,
-            default => self::idOfName($text),
-        };
-    }
-
-    private static function build(string $id): Ingredient
-    {
-        $entry = Data::tables()['entries'][$id] ?? throw UnknownIngredient::named($id);
-
-        return new Ingredient(
-            $id,
-            $entry['name'],
-            $entry['groups'],
-            $entry['jobs'],
-            $entry['composition'] === null ? null : Composition::fromList($entry['composition']),
-            $entry['source'],
-            $entry['confidence'],
-        );
+        return Groups::named($slug) ?? ($this->has($slug) ? $slug : $this->lexicon->idOf($text));
     }
 }

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Pantry;
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Kitchen\Tokenizer;
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Language\Tokenizer;
 
 /**
  * The foods whose names come nearest to words nobody knows: forgiving of spelling, plural, order and brand-like words.
@@ -22,7 +23,7 @@ final class Nearest
      */
     public static function to(string $words, int $most = 3): array
     {
-        $index = Data::search();
+        $index = Compiled::search();
 
         return self::among($words, $index['names'], $index['grams'], $most);
     }
@@ -62,7 +63,7 @@ final class Nearest
         uasort($found, static fn (array $a, array $b): int => $b['score'] <=> $a['score'] ?: strlen($a['key']) <=> strlen($b['key']));
         $offers = [];
         foreach (array_slice($found, 0, $most, true) as $id => $one) {
-            $offers[] = ['ingredient' => $id, 'name' => Catalogue::has($id) ? Catalogue::get($id)->name : $one['key'], 'reason' => $one['reason']];
+            $offers[] = ['ingredient' => $id, 'name' => Compiled::tables()['entries'][$id]['name'] ?? $one['key'], 'reason' => $one['reason']];
         }
 
         return $offers;
@@ -128,10 +129,10 @@ final class Nearest
     /** @return list<string> stems that may name a food */
     private static function words(string $text): array
     {
-        $tables = Data::tables();
+        $tables = Compiled::tables();
         $words = [];
         foreach (Tokenizer::tokenize(Tokenizer::clean($text)) as $token) {
-            if ($token->kind === 0 && strlen($token->text) > 2 && ! isset($tables['units']['names'][$token->stem]) && ! isset($tables['measures']['names'][$token->stem])) {
+            if ($token->kind === 0 && strlen($token->text) > 2 && ! Unit::isNamed($token->stem)) {
                 $words[$token->stem] = isset($tables['benign'][$token->text]) || isset($tables['benign'][$token->stem]);
             }
         }

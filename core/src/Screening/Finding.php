@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Screening;
 
-/** One thing said about a line, a step or a dog. `dog` null means every dog. */
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Values\Level;
+
+/** One thing said about a line, a step or a dog. `dog` null means every dog. Made from a row: of a rule, a dose, a saying. */
 final readonly class Finding
 {
     public function __construct(
-        public ?string $dog,
+        public ?Dog $dog,
         public Level $level,
         public string $code,
         public string $message,
         public string $advice,
-        public ?string $figure = null,
-        public bool $emergency = false,
-        public string $source = '',
+        public ?string $figure,
+        public bool $emergency,
+        public string $source,
         public bool $confirmed = false,
     ) {}
 
@@ -24,9 +27,23 @@ final readonly class Finding
         return new self($this->dog, $this->level, $this->code, $this->message, $this->advice, $this->figure, $this->emergency, $this->source, true);
     }
 
-    public function concerns(string $dog): bool
+    /** The same, of a product's label that is bound to a line. */
+    public function onLabelOf(string $product): self
     {
-        return $this->dog === null || $this->dog === $dog;
+        return new self($this->dog, $this->level, $this->code, "On the label of $product: {$this->message}", $this->advice, $this->figure, $this->emergency, $this->source, $this->confirmed);
+    }
+
+    /** The same, of something that may only be there in traces. */
+    public function inTraces(Level $level): self
+    {
+        $saying = Saying::of('trace', 'label');
+
+        return new self($this->dog, $level, 'trace-'.$this->code, strtr($saying->message, ['{message}' => $this->message]), $saying->advice, $this->figure, false, $this->source);
+    }
+
+    public function concerns(Dog $dog): bool
+    {
+        return $this->dog === null || $this->dog->key() === $dog->key();
     }
 
     public function isOpen(): bool
@@ -34,20 +51,24 @@ final readonly class Finding
         return $this->level->blocks() && ! $this->confirmed;
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    /**
+     * Each thing once, the worst first.
+     *
+     * @param  list<self>  $findings
+     * @return list<self>
+     */
+    public static function unique(array $findings): array
     {
-        $array = [
-            'dog' => $this->dog,
-            'level' => $this->level->value,
-            'code' => $this->code,
-            'message' => $this->message,
-            'advice' => $this->advice,
-            'figure' => $this->figure,
-            'emergency' => $this->emergency,
-            'source' => $this->source,
-        ];
+        if (count($findings) < 2) {
+            return $findings;
+        }
+        $seen = [];
+        foreach ($findings as $finding) {
+            $seen["{$finding->dog?->key()}|{$finding->level->value}|{$finding->code}|{$finding->message}"] ??= $finding;
+        }
+        $findings = array_values($seen);
+        usort($findings, static fn (self $a, self $b): int => $a->level->rank() <=> $b->level->rank());
 
-        return $this->confirmed ? $array + ['confirmed' => true] : $array;
+        return $findings;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Screening;
 
+use MildBowl\Core\Reading\LineReader;
+
 /** What changed between two wordings of one product. */
 final readonly class LabelDifference
 {
@@ -13,11 +15,11 @@ final readonly class LabelDifference
      */
     private function __construct(public array $added, public array $gone) {}
 
-    public static function between(string $before, string $after): self
+    public static function between(string $before, string $after, LineReader $lines): self
     {
-        $parts = static function (string $label): array {
+        $parts = static function (string $label) use ($lines): array {
             $texts = [];
-            foreach (LabelReader::read($label) as $part) {
+            foreach (LabelReader::read($label, $lines) as $part) {
                 $texts[mb_strtolower($part->text)] = $part->text.($part->percent === null || str_contains($part->text, '%') ? '' : " ({$part->percent} %)").($part->trace ? ' (trace)' : '');
             }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Screening;
 
-use MildBowl\Core\Kitchen\ReadLine;
+use MildBowl\Core\Reading\ReadLine;
 
 /** One part of a printed ingredient list. */
 final readonly class LabelPart

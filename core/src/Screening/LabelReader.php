@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Screening;
 
-use MildBowl\Core\Kitchen\LineReader;
-use MildBowl\Core\Kitchen\ReadLine;
-use MildBowl\Core\Kitchen\Tokenizer;
+use MildBowl\Core\Language\Tokenizer;
+use MildBowl\Core\Reading\LineReader;
+use MildBowl\Core\Reading\ReadLine;
 
 /** Reads the ingredient list printed on a tub: parts in order, nested brackets, percent values, "may contain". */
 final class LabelReader
@@ -21,6 +21,8 @@ final class LabelReader
     /** A full stop after these ends no part: "L. acidophilus", "incl. celery". */
     private const SHORTENED = '/(?:^|[\s(])(?:\p{L}|incl|min|max|approx|nat|art|veg|conc|var|spp)$/iu';
 
+    private function __construct(private readonly LineReader $reader) {}
+
     /** @var list<LabelPart> */
     private array $parts = [];
 
@@ -32,9 +34,9 @@ final class LabelReader
     private string $buffer = '';
 
     /** @return list<LabelPart> */
-    public static function read(string $ingredients): array
+    public static function read(string $ingredients, LineReader $lines): array
     {
-        $reader = new self;
+        $reader = new self($lines);
         $reader->all(trim(preg_replace([self::HEAD, self::OTHER], ' ', Tokenizer::clean($ingredients)) ?? ''));
 
         return $reader->parts;
@@ -117,28 +119,28 @@ final class LabelReader
     /** @return non-empty-list<ReadLine> */
     private function lines(string $bare): array
     {
-        $whole = LineReader::read($bare, 0, null);
+        $whole = $this->reader->read($bare);
         if (preg_match('/^(.{2,60}?)\s+(?:and|or|&|und|et|y|e)\s+(.{2,60})$/iu', $bare, $two) === 1) {
             $both = [$this->inContext($two[1]), $this->inContext($two[2])];
-            if ($both[0]->ingredient !== null && $both[1]->ingredient !== null) {
+            if ($both[0]->food !== null && $both[1]->food !== null) {
                 return $both;
             }
         }
 
-        return $whole->ingredient === null || $whole->unread !== [] ? [$this->inContext($bare)] : [$whole];
+        return ! $whole->isUnderstood() ? [$this->inContext($bare)] : [$whole];
     }
 
     /** "vegetable oils (palm, rapeseed)": what stands in the bracket is palm oil and rapeseed oil. */
     private function inContext(string $bare): ReadLine
     {
-        $line = LineReader::read($bare, 0, null);
-        if ($line->ingredient !== null && $line->unread === []) {
+        $line = $this->reader->read($bare);
+        if ($line->isUnderstood()) {
             return $line;
         }
         foreach (array_reverse($this->parents) as $parent) {
             if (preg_match('/(\p{L}+)\W*$/u', $parent, $word) === 1) {
-                $longer = LineReader::read("$bare {$word[1]}", 0, null);
-                if ($longer->ingredient !== null && $longer->unread === []) {
+                $longer = $this->reader->read("$bare {$word[1]}");
+                if ($longer->isUnderstood()) {
                     return $longer;
                 }
             }

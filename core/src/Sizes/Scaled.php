@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Sizes;
 
-use MildBowl\Core\Formulate\Story;
-use MildBowl\Core\Kitchen\KitchenMeasure;
-use MildBowl\Core\Kitchen\LineReader;
-use MildBowl\Core\Kitchen\ReadLine;
-use MildBowl\Core\Kitchen\ReadRecipe;
-use MildBowl\Core\Pantry\Weigher;
-use MildBowl\Core\Swaps\LineWriter;
+use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Kitchen\Kitchen;
+use MildBowl\Core\Measuring\KitchenMeasure;
+use MildBowl\Core\Measuring\LineWriter;
+use MildBowl\Core\Measuring\Weigher;
+use MildBowl\Core\Reading\LineReader;
+use MildBowl\Core\Reading\ReadLine;
+use MildBowl\Core\Reading\ReadRecipe;
+use MildBowl\Core\Reading\RecipeReader;
+use MildBowl\Core\Values\Figure;
 
 /**
  * A recipe with every amount multiplied, in amounts a kitchen can measure: eighths of a cup, quarters of a spoon, whole grams.
@@ -30,21 +33,24 @@ final class Scaled
 
     public readonly string $text;
 
-    /** @var list<array{line: string, to: string, note: ?string}> what was rewritten, or could not be */
+    /** @var list<ScaledLine> what was rewritten, or could not be */
     public array $lines = [];
+
+    private readonly LineReader $reader;
 
     private readonly Weigher $weigher;
 
     private readonly LineWriter $writer;
 
-    public function __construct(string $text, ReadRecipe $recipe, private readonly float $factor, private readonly string $units)
+    public function __construct(string $text, ReadRecipe $recipe, private readonly float $factor, Kitchen $kitchen)
     {
-        $this->weigher = new Weigher($units);
-        $this->writer = new LineWriter($this->weigher, LineWriter::isByWeight(...$recipe->lines));
-        $rows = explode("\n", str_replace(["\r\n", "\r"], "\n", $text));
+        $this->reader = $kitchen->reader->lines;
+        $this->weigher = $kitchen->weigher();
+        $this->writer = $kitchen->writer(...$recipe->lines);
+        $rows = RecipeReader::rows($text);
         $byRow = [];
         foreach ($recipe->lines as $line) {
-            $byRow[$line->row][] = $line;
+            $byRow[$line->place->row][] = $line;
         }
         foreach ($byRow as $row => $lines) {
             $written = [];
@@ -60,37 +66,37 @@ final class Scaled
     private function line(ReadLine $line): string
     {
         if ($line->amounts === []) {
-            if ($line->ingredient === null || ! $this->weigher->isDefault($line)) {
-                $this->lines[] = ['line' => $line->text, 'to' => $line->text, 'note' => 'Without an amount: left as it is.'];
+            if ($line->food === null || ! $this->weigher->isDefault($line)) {
+                $this->lines[] = new ScaledLine($line->text, $line->text, 'Without an amount: left as it is.');
             }
 
             return $line->text;
         }
         $grams = $this->weigher->weigh($line);
-        if ($line->ingredient === null || $grams === null) {
-            $this->lines[] = ['line' => $line->text, 'to' => $line->text, 'note' => 'Not understood: left as it is. Scale it yourself.'];
+        if ($line->food === null || $grams === null) {
+            $this->lines[] = new ScaledLine($line->text, $line->text, 'Not understood: left as it is. Scale it yourself.');
 
             return $line->text;
         }
         $wanted = $grams->best * $this->factor;
-        foreach ([$this->inPlace($line, $grams->best), $this->weighed($line, $wanted), $this->writer->write($line->ingredient, $wanted, $line), self::number($wanted).' g '.LineWriter::name($line->ingredient)] as $to) {
+        foreach ([$this->inPlace($line, $grams->best), $this->weighed($line, $wanted), $this->writer->write($line->food->id, $wanted, $line), self::number($wanted).' g '.$this->writer->name($line->food->id)] as $to) {
             if ($to !== null && $this->weighs($to, $line, $wanted)) {
-                $this->lines[] = ['line' => $line->text, 'to' => $to, 'note' => $line->ingredient === 'egg' && str_contains($to, ' g ') ? 'No part of an egg in the shell: beat it, and weigh.' : null];
+                $this->lines[] = new ScaledLine($line->text, $to, $line->food->id === 'egg' && str_contains($to, ' g ') ? 'No part of an egg in the shell: beat it, and weigh.' : null);
 
                 return $to;
             }
         }
-        $this->lines[] = ['line' => $line->text, 'to' => $line->text, 'note' => 'Could not be rewritten: take '.Story::number($wanted).' g.'];
+        $this->lines[] = new ScaledLine($line->text, $line->text, 'Could not be rewritten: take '.Figure::of($wanted).' g.');
 
         return $line->text;
     }
 
     private function weighs(string $text, ReadLine $line, float $wanted): bool
     {
-        $read = LineReader::read($text, 0, null);
-        $grams = $read->ingredient === null ? null : $this->weigher->weigh($read);
+        $read = $this->reader->read($text);
+        $grams = $read->food === null ? null : $this->weigher->weigh($read);
 
-        return $read->ingredient === $line->ingredient && $grams !== null && count($read->unread) <= count($line->unread) && abs($grams->best - $wanted) <= max(0.25, self::MAY_MISS * $wanted);
+        return $read->food?->id === $line->food?->id && $grams !== null && count($read->unread) <= count($line->unread) && abs($grams->best - $wanted) <= max(0.25, self::MAY_MISS * $wanted);
     }
 
     /** The amount alone rewritten, every other word kept; null where the line has more than one amount, or a range. */
@@ -106,10 +112,10 @@ final class Scaled
         if (in_array($unit, self::METRIC, true)) {
             $new = self::number($quantity).' '.$unit;
         } elseif (isset(self::SPOONS[$unit])) {
-            $new = self::spoons($quantity, $unit) ?? KitchenMeasure::of($quantity * $this->millilitres($unit), $this->units);
+            $new = self::spoons($quantity, $unit) ?? KitchenMeasure::of($quantity * Unit::millilitres($this->weigher->units, $unit), $this->weigher->units);
         } else {
             $count = self::counted($quantity);
-            if ($count === null || ($line->ingredient === 'egg' && floor($quantity + 0.01) !== round($quantity, 2))) {
+            if ($count === null || ($line->food?->id === 'egg' && floor($quantity + 0.01) !== round($quantity, 2))) {
                 return null;
             }
             // "2 large eggs": only the number changes
@@ -133,7 +139,7 @@ final class Scaled
         $rest = trim(substr($line->clean, $span[0] + $span[1]));
         $rest = (string) preg_replace('/^of\s+/i', '', $rest);
 
-        return trim(substr($line->clean, 0, $span[0]).self::number($grams).' g '.($line->ingredient === 'egg' ? 'beaten egg' : $rest));
+        return trim(substr($line->clean, 0, $span[0]).self::number($grams).' g '.($line->food?->id === 'egg' ? 'beaten egg' : $rest));
     }
 
     /** @return array{int, int}|null first byte and length of all amounts of a line, when they stand together */
@@ -166,11 +172,6 @@ final class Scaled
         $part = self::FRACTIONS[(string) ($rounded - $whole)] ?? '';
 
         return trim(($whole > 0 ? (int) $whole.' ' : '').$part).' '.$unit.($unit === 'cup' && $rounded > 1 ? 's' : '');
-    }
-
-    private function millilitres(string $unit): float
-    {
-        return \MildBowl\Core\Data::tables()['units']['sizes'][$this->units][$unit][1] ?? 0.0;
     }
 
     /** A count in whole pieces and quarters; null where that would miss. */

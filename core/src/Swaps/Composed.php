@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Swaps;
 
-use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Kitchen\ReadLine;
-use MildBowl\Core\Kitchen\ReadStep;
-use MildBowl\Core\Kitchen\RecipeReader;
-use MildBowl\Core\Kitchen\Tokenizer;
-use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Language\Tokenizer;
+use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Reading\Place;
+use MildBowl\Core\Reading\ReadLine;
+use MildBowl\Core\Reading\RecipeReader;
 
 /** A choice of changes written out: the recipe with what was touched rewritten and everything else word for word. */
 final class Composed
@@ -18,7 +19,7 @@ final class Composed
 
     public readonly string $steps;
 
-    /** @var list<array{line: string, action: string, to: ?string, reason: string}> */
+    /** @var list<Change> */
     public array $changes = [];
 
     /** @var array<string, string> new name by the words that named what was taken out */
@@ -28,14 +29,14 @@ final class Composed
     private array $gone = [];
 
     /** @param  list<int>  $choice */
-    public function __construct(Request $request, private readonly Rescue $rescue, private readonly array $choice)
+    public function __construct(private readonly Question $request, private readonly Rescue $rescue, private readonly array $choice)
     {
         $lines = $rescue->recipe->lines;
-        $rows = explode("\n", str_replace(["\r\n", "\r"], "\n", $request->text));
+        $rows = RecipeReader::rows($request->text);
         $mending = $rescue->mending($choice);
         $byRow = [];
         foreach ($lines as $index => $line) {
-            $byRow[$line->row][] = $index;
+            $byRow[$line->place->row][] = $index;
         }
         $written = $added = [];
         foreach ($lines as $index => $line) {
@@ -44,14 +45,14 @@ final class Composed
                 $this->note($line, $option);
                 $this->rename($line, $option);
                 foreach (array_slice($option->texts, 1) as $text) {
-                    $this->changes[] = ['line' => $text, 'action' => 'add', 'to' => $text, 'reason' => "Belongs to \"{$option->texts[0]}\"."];
+                    $this->changes[] = new Change($text, Change::ADD, $text, "Belongs to \"{$option->texts[0]}\".", null);
                 }
             }
         }
         $last = $byRow === [] ? count($rows) - 1 : max(array_keys($byRow));
         foreach ($rows as $number => $row) {
             if (! isset($byRow[$number])) {
-                $step = $this->step($row);
+                $step = $this->step($row, $number, Place::TEXT);
                 if ($step !== null) {
                     $written[] = $step;
                 }
@@ -62,28 +63,32 @@ final class Composed
             }
             if ($number === $last && $mending !== null && $mending['line'] === null) {
                 $written[] = $mending['text'];
-                $this->changes[] = ['line' => $mending['text'], 'action' => 'add', 'to' => $mending['text'], 'reason' => $mending['reason']];
+                $this->changes[] = new Change($mending['text'], Change::ADD, $mending['text'], $mending['reason'], null);
             }
         }
         $this->text = implode("\n", $written);
-        $this->steps = implode("\n", array_filter(array_map($this->step(...), explode("\n", $request->steps)), static fn (?string $step): bool => $step !== null));
+        $steps = [];
+        foreach (RecipeReader::rows($request->steps) as $number => $row) {
+            $steps[] = $this->step($row, $number, Place::STEPS);
+        }
+        $this->steps = implode("\n", array_filter($steps, static fn (?string $step): bool => $step !== null));
     }
 
     private function note(ReadLine $line, Option $option): void
     {
         $labels = $option->labels === [] ? '' : ' Read the label: '.implode(' ', $option->labels);
-        $new = $option->newTo === [] ? '' : ' New to '.implode(', ', $option->newTo).'.';
-        $this->changes[] = ['line' => $line->text, 'action' => $option->action, 'to' => $option->texts[0] ?? null, 'reason' => $option->reason.$labels.$new];
+        $new = $option->newTo === [] ? '' : ' New to '.implode(', ', array_map(static fn (Dog $dog): string => $dog->name, $option->newTo)).'.';
+        $this->changes[] = new Change($line->text, $option->action, $option->texts[0] ?? null, $option->reason.$labels.$new, $line->place);
     }
 
     private function rename(ReadLine $line, Option $option): void
     {
-        $to = isset($option->portions[0]) ? LineWriter::name($option->portions[0]->ingredient->id) : null;
-        foreach ($line->foods() as $id) {
+        $to = isset($option->portions[0]) ? $this->rescue->writer->name($option->portions[0]->ingredient->id) : null;
+        foreach ($line->foods() as $food) {
             if ($to === null) {
-                $this->gone[] = $id;
-            } elseif (! in_array($id, $option->foods(), true)) {
-                $this->renamed[$id] = $to;
+                $this->gone[] = $food->id;
+            } elseif (! in_array($food->id, $option->foods(), true)) {
+                $this->renamed[$food->id] = $to;
             }
         }
     }
@@ -117,7 +122,7 @@ final class Composed
             $option = $this->rescue->options[$index][$this->choice[$index]];
             if ($mending !== null && $mending['line'] === $index) {
                 $written[] = $bullet.$mending['text'];
-                $this->changes[] = ['line' => $line->text, 'action' => 'adjust', 'to' => $mending['text'], 'reason' => $mending['reason']];
+                $this->changes[] = new Change($line->text, Option::ADJUST, $mending['text'], $mending['reason'], $line->place);
             } elseif ($option->action === Option::KEEP) {
                 $written[] = $bullet.$line->text;
             } else {
@@ -130,21 +135,27 @@ final class Composed
         return $written;
     }
 
-    /** A step with what was swapped called by its new name; null when it spoke of nothing but what is gone. */
-    private function step(string $row): ?string
+    /**
+     * A step with what was swapped called by its new name; null when it spoke of nothing but what is gone.
+     *
+     * @param  'text'|'steps'  $in
+     */
+    private function step(string $row, int $number, string $in): ?string
     {
-        $step = ReadStep::read($row);
+        $step = $this->request->kitchen->reader->step($row);
+        $place = new Place($number, $in, 0, mb_strlen($row));
         $new = $row;
-        foreach ($step->foods as $id) {
+        $foods = array_map(static fn (Ingredient $food): string => $food->id, $step->foods);
+        foreach ($foods as $id) {
             $to = $this->renamed[$id] ?? null;
             if ($to !== null) {
                 $new = self::replaced($new, $step->phrases[$id] ?? '', $to);
             }
         }
-        $gone = array_intersect($step->foods, $this->gone);
+        $gone = array_intersect($foods, $this->gone);
         if ($gone !== []) {
-            if (count($step->foods) === count($gone)) {
-                $this->changes[] = ['line' => trim($row), 'action' => 'remove', 'to' => null, 'reason' => 'It speaks of what was taken out.'];
+            if (count($foods) === count($gone)) {
+                $this->changes[] = new Change(trim($row), Option::REMOVE, null, 'It speaks of what was taken out.', $place);
 
                 return null;
             }
@@ -154,7 +165,7 @@ final class Composed
             $new = trim((string) preg_replace(['/\s*,\s*(?=,|\.)/', '/\s+(and|with)\s*(?=[,.]|$)/i', '/\b(the|some)\s+(?=[,.]|and\b|$)/i', '/ {2,}/'], ['', '', '', ' '], $new));
         }
         if ($new !== $row) {
-            $this->changes[] = ['line' => trim($row), 'action' => 'adjust', 'to' => trim($new), 'reason' => 'The step follows what was changed above.'];
+            $this->changes[] = new Change(trim($row), Option::ADJUST, trim($new), 'The step follows what was changed above.', $place);
         }
 
         return $new;
@@ -187,7 +198,7 @@ final class Composed
         $swaps = $removals = [];
         foreach ($this->rescue->recipe->lines as $index => $line) {
             $option = $this->rescue->options[$index][$this->choice[$index]];
-            $name = $line->ingredient === null ? $line->text : Catalogue::get($line->ingredient)->name;
+            $name = $line->food->name ?? $line->text;
             if ($option->action === Option::REMOVE) {
                 $removals[] = $name;
             } elseif ($option->action !== Option::KEEP && $option->portions !== []) {

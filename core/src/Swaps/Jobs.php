@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Swaps;
 
-use MildBowl\Core\Baking\Portion;
-use MildBowl\Core\Data;
+use MildBowl\Core\Baking\Uptake;
+use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Pantry\Ingredient;
 
 /** What a food does in a dough, by its kind, its share and its company. */
 final class Jobs
 {
+    /** Everything a food can do in a dough. */
+    public const ALL = ['bulk', 'bind', 'thicken', 'wet', 'fat', 'protein', 'sweeten', 'flavour', 'leaven', 'coat', 'dust', 'grease'];
+
     private const BULK_SHARE = 0.10;
 
     private const WET_SHARE = 0.20;
@@ -36,7 +39,7 @@ final class Jobs
     /**
      * The jobs of each portion in its dough, the main one first. The only fat is the fat; a spoon of oil beside a cup of nut butter is not.
      *
-     * @param  list<Portion>  $portions
+     * @param  list<Weighed>  $portions
      * @return array<int, list<string>> by line
      */
     public static function of(array $portions): array
@@ -77,11 +80,9 @@ final class Jobs
         return $jobs;
     }
 
-    private static function uptake(Portion $portion): float
+    private static function uptake(Weighed $portion): float
     {
-        $row = Data::tables()['uptake'][$portion->ingredient->id] ?? null;
-
-        return $row === null ? 0.0 : $row[0] * $portion->grams->best;
+        return Uptake::of($portion->ingredient->id) * $portion->grams->best;
     }
 
     /**

@@ -5,18 +5,19 @@ declare(strict_types=1);
 namespace MildBowl\Core\Swaps;
 
 use MildBowl\Core\Baking\Dough;
-use MildBowl\Core\Baking\Portion;
+use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Dogs\Dog;
-use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Kitchen\LineReader;
-use MildBowl\Core\Kitchen\ReadLine;
-use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Judging\Confirmation;
+use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Measuring\LineWriter;
+use MildBowl\Core\Measuring\Weigher;
 use MildBowl\Core\Pantry\Ingredient;
-use MildBowl\Core\Pantry\Weigher;
+use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Screening\Circumstances;
 use MildBowl\Core\Screening\Finding;
-use MildBowl\Core\Screening\Level;
 use MildBowl\Core\Screening\Screener;
+use MildBowl\Core\Swaps\Goals\Goals;
+use MildBowl\Core\Values\Level;
 
 /** What can be done with each line of a recipe, for which dogs, at what cost. */
 final class LineOptions
@@ -29,23 +30,19 @@ final class LineOptions
     private readonly Screener $screener;
 
     /**
-     * @param  array<string, list<string>>  $dislikes  foods each dog refuses, by its name
      * @param  list<string>  $atHand
      * @param  array<string, float>  $weights
-     * @param  list<OwnSwap>  $own  the kitchen's own swaps and what it thinks of known ones
      */
     public function __construct(
-        private readonly Request $request,
+        private readonly Question $request,
         private readonly Goals $goals,
-        private readonly array $dislikes,
         private readonly array $atHand,
         private readonly array $weights,
-        private readonly array $own,
         private readonly Weigher $weigher,
         private readonly LineWriter $writer,
         private readonly Dough $dough,
     ) {
-        $this->screener = new Screener(new Circumstances($request->dogs, $request->texture()->id, $request->texture()->isHeated, $request->policy->garlic, $request->policy->pseudoGrains === 'grain'));
+        $this->screener = new Screener(Circumstances::of($request->dogs, $request->texture(), $request->kitchen->policy), $request->kitchen->reader->lines);
     }
 
     /**
@@ -54,7 +51,7 @@ final class LineOptions
      * @param  list<string>  $jobs  what the line does in the dough
      * @return list<Option>
      */
-    public function of(ReadLine $line, ?Portion $portion, array $jobs): array
+    public function of(ReadLine $line, ?Weighed $portion, array $jobs): array
     {
         $all = (1 << count($this->request->dogs)) - 1;
         $keep = new Option(Option::KEEP, [$line->text], $portion === null ? [] : [$portion], 0.0, $this->serves($line, $blocking = $this->blocking($line, $this->findings($line))), '', [], Jobs::bits($jobs), []);
@@ -66,7 +63,7 @@ final class LineOptions
         foreach ($this->rewritings($line, $portion, $why) as $option) {
             $options[] = $option;
         }
-        foreach (SwapTable::for($portion->ingredient, $this->own) as $swap) {
+        foreach (Swap::for($portion->ingredient, $this->request->kitchen->swaps) as $swap) {
             $option = $this->swapped($line, $portion, $swap, $why);
             if ($option !== null) {
                 $options[] = $option;
@@ -86,12 +83,12 @@ final class LineOptions
      *
      * @return list<Option>
      */
-    private function rewritings(ReadLine $line, Portion $portion, string $why): array
+    private function rewritings(ReadLine $line, Weighed $portion, string $why): array
     {
         $options = [];
         foreach ($line->alternatives as $alternative) {
-            if (Catalogue::get($alternative)->composition !== null) {
-                $options[] = $this->written(Option::SWAP, [$this->writer->write($alternative, $portion->grams->best, $line)], 0.0, $why.' The recipe offers it itself.');
+            if ($alternative->composition !== null) {
+                $options[] = $this->written(Option::SWAP, [$this->writer->write($alternative->id, $portion->grams->best, $line)], 0.0, $why.' The recipe offers it itself.');
             }
         }
         if ($line->alternatives !== [] || $line->others !== [] || $line->condition !== null || ($line->forms !== [] && $why !== '')) {
@@ -101,7 +98,7 @@ final class LineOptions
         return array_values(array_filter($options));
     }
 
-    private function swapped(ReadLine $line, Portion $portion, Swap $swap, string $why): ?Option
+    private function swapped(ReadLine $line, Weighed $portion, Swap $swap, string $why): ?Option
     {
         $texts = [];
         foreach ($swap->in as $id => $ratio) {
@@ -122,8 +119,8 @@ final class LineOptions
         $jobs = 0;
         $cost = $this->weights['change'] + $rank + (count($texts) - 1) * $this->weights['add'];
         foreach ($texts as $text) {
-            $line = LineReader::read($text, 0, null);
-            $portion = Portion::read($line, -1, $this->weigher, $this->request->policy->calorieConvention);
+            $line = $this->request->kitchen->reader->lines->read($text);
+            $portion = Weighed::read($line, -1, $this->weigher, $this->request->kitchen->policy->calorieConvention);
             if ($portion === null || $portion->ingredient->composition === null || $line->unread !== []) {
                 return null;
             }
@@ -137,8 +134,8 @@ final class LineOptions
                 }
             }
             foreach ($this->request->dogs as $dog) {
-                if (array_filter($dog->newIngredients, $portion->ingredient->isCoveredBy(...)) !== []) {
-                    $newTo[] = $dog->name;
+                if ($dog->isNewTo($portion->ingredient)) {
+                    $newTo[$dog->key()] = $dog;
                     $cost += $this->weights['new'];
                 }
                 if ($this->isDisliked($portion->ingredient, $dog)) {
@@ -153,17 +150,17 @@ final class LineOptions
             return null;
         }
 
-        return new Option($action, $texts, $portions, $cost + count($labels) * $this->weights['label'], $serves, trim($reason), array_keys($labels), $jobs, array_values(array_unique($newTo)));
+        return new Option($action, $texts, $portions, $cost + count($labels) * $this->weights['label'], $serves, trim($reason), array_keys($labels), $jobs, array_values($newTo));
     }
 
     private function isDisliked(Ingredient $food, Dog $dog): bool
     {
-        foreach ($this->dislikes[$dog->name] ?? [] as $refused) {
+        foreach ($dog->dislikes as $refused) {
             // "raw apple" is refused raw and eaten baked
             if (str_starts_with(mb_strtolower($refused), 'raw ') && $this->request->texture()->isHeated) {
                 continue;
             }
-            $id = Catalogue::resolveGroupOrId((string) preg_replace('/^(raw|baked|cooked)\s+/i', '', $refused));
+            $id = $this->request->kitchen->catalogue->resolveGroupOrId((string) preg_replace('/^(raw|baked|cooked)\s+/i', '', $refused));
             if ($id !== null && $food->isCoveredBy($id)) {
                 return true;
             }
@@ -182,17 +179,17 @@ final class LineOptions
         $serves = (1 << count($this->request->dogs)) - 1;
         foreach ($blocking as $finding) {
             foreach ($this->request->dogs as $n => $dog) {
-                if ($finding->concerns($dog->name)) {
+                if ($finding->concerns($dog)) {
                     $serves &= ~(1 << $n);
                 }
             }
         }
-        foreach ($line->foods() as $id) {
-            if ($this->goals->forbids(Catalogue::get($id), $this->request->policy->pseudoGrains === 'grain')) {
+        foreach ($line->foods() as $food) {
+            if ($this->goals->forbid($food, $this->request->kitchen->policy)) {
                 return 0;
             }
             foreach ($this->request->dogs as $n => $dog) {
-                if (in_array($dog->name, $this->goals->nothingNewFor, true) && array_filter($dog->newIngredients, Catalogue::get($id)->isCoveredBy(...)) !== []) {
+                if ($this->goals->forbidFor($dog, $food)) {
                     $serves &= ~(1 << $n);
                 }
             }
@@ -204,7 +201,7 @@ final class LineOptions
     /** @return list<Finding> */
     private function findings(ReadLine $line): array
     {
-        return $this->screener->line($line, $line->ingredient === null ? null : $this->weigher->weigh($line));
+        return $this->screener->line($line, $line->food === null ? null : $this->weigher->weigh($line));
     }
 
     /**
@@ -213,11 +210,11 @@ final class LineOptions
      */
     private function blocking(ReadLine $line, array $findings): array
     {
-        return array_values(array_filter($findings, fn (Finding $finding): bool => $finding->level->blocks() && $finding->level !== Level::CheckLabel && ! $this->request->isConfirmed($finding, $line->text)));
+        return array_values(array_filter($findings, fn (Finding $finding): bool => $finding->level->blocks() && $finding->level !== Level::CheckLabel && ! Confirmation::isSettled($finding, $line->text, $this->request->confirmed)));
     }
 
     /** @param  list<string>  $jobs */
-    private function mayBeLeftOut(Portion $portion, array $jobs): bool
+    private function mayBeLeftOut(Weighed $portion, array $jobs): bool
     {
         $mass = $this->dough->grams->best;
 

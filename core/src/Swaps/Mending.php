@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Swaps;
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Kitchen\ReadRecipe;
+use MildBowl\Core\Baking\Uptake;
+use MildBowl\Core\Measuring\LineWriter;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Reading\ReadRecipe;
+use MildBowl\Core\Values\Figure;
 
 /** Keeps a dough as wet as it was: how far a choice of swaps stands from it, what that costs, and the one line that mends it. */
 final readonly class Mending
@@ -22,7 +24,7 @@ final readonly class Mending
      * @param  list<list<Option>>  $options  by line
      * @param  array<string, float>  $weights
      */
-    public function __construct(private float $wetness, private bool $hasFlour, private array $options, private array $weights) {}
+    public function __construct(private Catalogue $catalogue, private float $wetness, private bool $hasFlour, private array $options, private array $weights) {}
 
     /**
      * What being too wet or too dry costs: never more than mending it.
@@ -46,7 +48,7 @@ final readonly class Mending
      */
     private function waterMissing(array $sums): float
     {
-        return $this->wetness * Bowl::shortened($sums) - $sums[Bowl::WATER];
+        return $this->wetness * Sums::shortened($sums) - $sums[Sums::WATER];
     }
 
     /**
@@ -56,7 +58,7 @@ final readonly class Mending
      */
     private function off(array $sums): float
     {
-        return abs($this->waterMissing($sums)) / max(1.0, Bowl::shortened($sums));
+        return abs($this->waterMissing($sums)) / max(1.0, Sums::shortened($sums));
     }
 
     /**
@@ -74,13 +76,13 @@ final readonly class Mending
         if ($mend === null) {
             return null;
         }
-        $within ??= 0.03 * Bowl::shortened($sums);
+        $within ??= 0.03 * Sums::shortened($sums);
         $like = $mend['line'] === null ? null : $recipe->lines[$mend['line']];
         $change = $mend['grams'] - $mend['was'];
         $how = match (true) {
-            $mend['line'] !== null => LineWriter::grams(abs($change)).($change > 0 ? ' more.' : ' held back.'),
-            $mend['ingredient'] === 'water' => LineWriter::grams($change).' more water.',
-            default => LineWriter::grams($change).' more flour.',
+            $mend['line'] !== null => Figure::grams(abs($change)).($change > 0 ? ' more.' : ' held back.'),
+            $mend['ingredient'] === 'water' => Figure::grams($change).' more water.',
+            default => Figure::grams($change).' more flour.',
         };
 
         return ['text' => $writer->nearly($mend['ingredient'], $mend['grams'], $within, $like), 'line' => $mend['line'], 'reason' => "Keeps the dough as wet as it was: $how"];
@@ -111,7 +113,7 @@ final readonly class Mending
             if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $portion->ingredient->id === 'water') && ($wettest === null || $portion->grams->best > $wettest['was'])) {
                 $wettest = ['ingredient' => $portion->ingredient->id, 'was' => $portion->grams->best, 'grams' => $portion->grams->best + $missing / $share, 'line' => $line];
             }
-            $uptake = (Data::tables()['uptake'][$portion->ingredient->id][0] ?? 0.0);
+            $uptake = Uptake::of($portion->ingredient->id);
             if ($uptake > 0 && $uptake < 2 && ($bulk === null || $portion->grams->best > $bulk[1])) {
                 $bulk = [$portion->ingredient->id, $portion->grams->best, $uptake];
             }
@@ -138,9 +140,9 @@ final readonly class Mending
     {
         $mend = $this->mend($choice, $sums);
         $change = $mend === null ? 0.0 : $mend['grams'] - $mend['was'];
-        $kcal = $mend === null ? 0.0 : $change * (Catalogue::get($mend['ingredient'])->composition->kcal ?? 0.0) / 100;
+        $kcal = $mend === null ? 0.0 : $change * ($this->catalogue->get($mend['ingredient'])->composition->kcal ?? 0.0) / 100;
 
-        return ($sums[Bowl::KCAL] + $kcal) / max(1.0, $sums[Bowl::MASS] + $change);
+        return ($sums[Sums::KCAL] + $kcal) / max(1.0, $sums[Sums::MASS] + $change);
     }
 
     /** kcal over a target that mending costs at least for each gram of water too much: less of something wet, or more of a flour. */
@@ -152,7 +154,7 @@ final readonly class Mending
                 foreach ($option->portions as $portion) {
                     $kcal = ($portion->ingredient->composition->kcal ?? 0.0) / 100;
                     $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
-                    $uptake = Data::tables()['uptake'][$portion->ingredient->id][0] ?? 0.0;
+                    $uptake = Uptake::of($portion->ingredient->id);
                     $drinks = ($this->wetness > 0 ? $this->wetness : 1.0) * $uptake - 0.1;
                     $least = min($least, $share >= self::WATERY ? ($target - $kcal) / $share : INF, $uptake > 0 && $uptake < 2 && $drinks > 0 ? ($kcal - $target) / $drinks : INF);
                 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Swaps;
 
-use MildBowl\Core\Baking\Portion;
+use MildBowl\Core\Baking\Weighed;
+use MildBowl\Core\Dogs\Dog;
 
 /** One thing that can be done with a line: keep it, replace it, write it plainer, or leave it out. */
 final readonly class Option
@@ -19,12 +20,12 @@ final readonly class Option
 
     /**
      * @param  list<string>  $texts  the lines written in its place
-     * @param  list<Portion>  $portions  what they weigh
+     * @param  list<Weighed>  $portions  what they weigh
      * @param  float  $cost  by rescue-weights.csv, without what depends on the other lines
      * @param  int  $serves  bit n is set when dog n may have it
      * @param  list<string>  $labels  what must be read on a label first
      * @param  int  $jobs  bit n is set when it does Jobs::NEEDED[n]
-     * @param  list<string>  $newTo  dogs to whom a food in it is new
+     * @param  list<Dog>  $newTo  dogs to whom a food in it is new
      */
     public function __construct(
         public string $action,
@@ -41,6 +42,6 @@ final readonly class Option
     /** @return list<string> ids of the foods in it */
     public function foods(): array
     {
-        return array_map(static fn (Portion $portion): string => $portion->ingredient->id, $this->portions);
+        return array_map(static fn (Weighed $portion): string => $portion->ingredient->id, $this->portions);
     }
 }

@@ -5,12 +5,19 @@ declare(strict_types=1);
 namespace MildBowl\Core\Swaps;
 
 use MildBowl\Core\Baking\Dough;
-use MildBowl\Core\Baking\Portion;
-use MildBowl\Core\Data;
+use MildBowl\Core\Baking\Uptake;
+use MildBowl\Core\Baking\Weighed;
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Dogs\Dog;
-use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Kitchen\ReadRecipe;
-use MildBowl\Core\Pantry\Weigher;
+use MildBowl\Core\Feeding\Ramp;
+use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Measuring\LineWriter;
+use MildBowl\Core\Reading\ReadRecipe;
+use MildBowl\Core\Swaps\Goals\Chosen;
+use MildBowl\Core\Swaps\Goals\Goal;
+use MildBowl\Core\Swaps\Goals\Goals;
+use MildBowl\Core\Swaps\Goals\Target;
 
 /**
  * One recipe, the dogs at the table and what they are to become: the options of every line, and what a whole choice of them costs.
@@ -20,11 +27,11 @@ final class Rescue
     /** @var array<string, float> */
     private readonly array $weights;
 
-    private readonly LineWriter $writer;
+    public readonly LineWriter $writer;
 
     public readonly Table $table;
 
-    /** @var list<Portion|null> by line */
+    /** @var list<Weighed|null> by line */
     private array $portions = [];
 
     public readonly Dough $dough;
@@ -50,87 +57,76 @@ final class Rescue
 
     private readonly Mending $mending;
 
+    private readonly Target $target;
+
     private readonly bool $meatFirst;
 
     /**
-     * @param  array<string, list<string>>  $dislikes  foods each dog refuses, by its name
      * @param  list<string>  $atHand
      * @param  array<string, float>|null  $weights  other than those of rescue-weights.csv
-     * @param  list<OwnSwap>  $own  the kitchen's own swaps and what it thinks of known ones
      */
     public function __construct(
-        private readonly Request $request,
+        private readonly Question $request,
         public readonly ReadRecipe $recipe,
         public readonly Goals $goals,
-        array $dislikes,
         array $atHand,
         ?array $weights = null,
-        array $own = [],
     ) {
-        $this->weights = $weights ?? Data::tables()['rescueWeights'];
-        $weigher = new Weigher($request->policy->units);
-        $this->writer = new LineWriter($weigher, LineWriter::isByWeight(...$recipe->lines));
-        $this->table = new Table($request->dogs, $request->policy, $request->cutOrCount());
+        $this->weights = $weights ?? Compiled::tables()['rescueWeights'];
+        $kitchen = $request->kitchen;
+        $weigher = $kitchen->weigher();
+        $this->writer = $kitchen->writer(...$recipe->lines);
+        $this->table = new Table($request->dogs, $kitchen->policy, $request->cut());
         foreach ($recipe->lines as $index => $line) {
-            $this->portions[] = Portion::read($line, $index, $weigher, $request->policy->calorieConvention);
+            $this->portions[] = Weighed::read($line, $index, $weigher, $kitchen->policy->calorieConvention);
         }
         $this->dough = new Dough(array_values(array_filter($this->portions)));
         $this->density = $this->dough->density();
-        $this->before = Bowl::of($this->dough->portions, $this->table->substances);
+        $this->before = Sums::of($this->dough->weighed, $this->table->substances);
         $this->goalAt = count($this->before);
-        $this->meatFirst = $this->isMeatFirst($this->dough->portions);
-        $this->jobs = $jobs = Jobs::of($this->dough->portions);
+        $this->meatFirst = Sums::isMeatFirst($this->dough->weighed);
+        $this->jobs = $jobs = Jobs::of($this->dough->weighed);
         foreach ($jobs as $does) {
             $this->jobsBefore |= Jobs::bits($does);
         }
-        $maker = new LineOptions($request, $goals, $dislikes, $atHand, $this->weights, $own, $weigher, $this->writer, $this->dough);
+        $maker = new LineOptions($request, $goals, $atHand, $this->weights, $weigher, $this->writer, $this->dough);
         $options = [];
         foreach ($recipe->lines as $index => $line) {
             $options[] = $maker->of($line, $this->portions[$index], $jobs[$index] ?? []);
         }
         $this->options = $options;
-        $target = (1 - ($goals->fewerCalories ?? 0.0) / 100) * $this->before[Bowl::KCAL] / max(1.0, $this->before[Bowl::MASS]);
-        $this->mending = new Mending($this->dough->wetness ?? 0.0, $this->before[Bowl::UPTAKE] > 0.0, $options, $this->weights);
-        $dried = $this->mending->leastByDrying($target);
+        $this->mending = new Mending($kitchen->catalogue, $this->dough->wetness ?? 0.0, $this->before[Sums::UPTAKE] > 0.0, $options, $this->weights);
+        $this->target = new Target($this->before[Sums::KCAL] / max(1.0, $this->before[Sums::MASS]), $this->dough->wetness ?? 0.0, Mending::SMALL, $this->mending->leastByDrying(...));
         foreach ($options as $ofLine) {
-            $this->bowls[] = array_map(fn (Option $option): array => $this->withGoals(Bowl::of($option->portions, $this->table->substances), $target, $dried), $ofLine);
+            $this->bowls[] = array_map(fn (Option $option): array => $this->withGoals(Sums::of($option->portions, $this->table->substances)), $ofLine);
         }
     }
 
     /**
-     * Behind the sums of a bowl, how far it stands over each goal that is a figure: the goal is met where the sum over all lines is not
-     * above nothing. Calories stand twice, as a bowl that is too wet and as one that is too dry will be mended: one of the two must hold.
+     * Behind the sums of a bowl, how far it stands over each goal that is a figure.
      *
-     * @param  list<float>  $bowl
-     * @param  float  $target  kcal in a gram that the goal allows
-     * @param  float  $dried  by leastByDrying()
+     * @param  list<float>  $sums
      * @return list<float>
      */
-    private function withGoals(array $bowl, float $target, float $dried): array
+    private function withGoals(array $sums): array
     {
-        if ($this->goalColumns() === []) {
-            return $bowl;
-        }
-        $over = $bowl[Bowl::KCAL] - $target * $bowl[Bowl::MASS];
-        $excess = $bowl[Bowl::WATER] - ($this->dough->wetness ?? 0.0) * $bowl[Bowl::UPTAKE];
-
-        return [
-            ...$bowl,
-            $over + $dried * ($excess - Mending::SMALL * $bowl[Bowl::UPTAKE]),
-            $over + $target * $excess,
-            $bowl[Bowl::FAT] - Goals::LOW_FAT_PER_100_KCAL / 100 * $bowl[Bowl::KCAL],
-            $bowl[Bowl::SODIUM] - Goals::LOW_SODIUM_PER_100_KCAL / 100 * $bowl[Bowl::KCAL],
-        ];
+        return array_merge($sums, ...array_map(fn (Goal $goal): array => $goal->over($sums, $this->target), $this->goals->all));
     }
 
-    /** @return list<non-empty-list<int>> columns of the goals that are figures, for the search */
+    /** @return list<non-empty-list<int>> columns of the goals that are figures, for the search: of each goal one must not be above nothing */
     public function goalColumns(): array
     {
-        return [
-            ...($this->goals->fewerCalories === null ? [] : [[$this->goalAt, $this->goalAt + 1]]),
-            ...($this->goals->has('low-fat') ? [[$this->goalAt + 2]] : []),
-            ...($this->goals->has('low-sodium') ? [[$this->goalAt + 3]] : []),
-        ];
+        $columns = [];
+        $at = $this->goalAt;
+        foreach ($this->goals->all as $goal) {
+            $own = count($goal->over($this->before, $this->target));
+            if ($own > 0) {
+                $columns[] = range($at, $at + $own - 1);
+                $at += $own;
+            }
+        }
+
+        return $columns;
     }
 
     /**
@@ -148,10 +144,10 @@ final class Rescue
                 $best[$n] += min($column);
             }
         }
-        $worst[Bowl::MASS] = $best[Bowl::MASS];
+        $worst[Sums::MASS] = $best[Sums::MASS];
         $tight = [];
         foreach (array_keys($this->request->dogs) as $n) {
-            if (($serves >> $n & 1) === 1 && $this->table->hasRation($n) && $this->table->pieces($n, $worst, $this->density) < 0.25) {
+            if (($serves >> $n & 1) === 1 && $this->table->hasRation($n) && $this->table->pieces($n, $worst, $this->density) < Ration::QUARTER) {
                 $tight[] = $n;
             }
         }
@@ -164,25 +160,12 @@ final class Rescue
     {
         $unread = [];
         foreach ($this->recipe->lines as $index => $line) {
-            if ($line->ingredient === null || $line->unread !== [] || $line->lookAlikes || $this->portions[$index] === null) {
+            if (! $line->isUnderstood() || $line->lookAlikes || $this->portions[$index] === null) {
                 $unread[] = $line->text;
             }
         }
 
         return $unread;
-    }
-
-    /** @param  list<Portion>  $portions */
-    private function isMeatFirst(array $portions): bool
-    {
-        $heaviest = null;
-        foreach ($portions as $portion) {
-            if ($portion->ingredient->id !== 'water' && ($heaviest === null || $portion->grams->best > $heaviest->grams->best)) {
-                $heaviest = $portion;
-            }
-        }
-
-        return $heaviest !== null && Bowl::isMeat($heaviest);
     }
 
     /**
@@ -213,14 +196,14 @@ final class Rescue
      */
     public function rest(array $choice, array $sums, int $serves, float $limit = INF): ?float
     {
-        if ($sums[Bowl::MASS] <= 0.0 || ($this->before[Bowl::UPTAKE] > 0 && $sums[Bowl::UPTAKE] < 0.4 * $this->before[Bowl::UPTAKE])) {
+        if ($sums[Sums::MASS] <= 0.0 || ($this->before[Sums::UPTAKE] > 0 && $sums[Sums::UPTAKE] < 0.4 * $this->before[Sums::UPTAKE])) {
             return null;
         }
         $cost = $this->mending->cost($sums);
-        $fat = 100 * $sums[Bowl::FAT] / max(1.0, $sums[Bowl::KCAL]);
-        $cost += $this->weights['richer-fat'] * max(0.0, $fat - 100 * $this->before[Bowl::FAT] / max(1.0, $this->before[Bowl::KCAL]));
-        $density = $sums[Bowl::KCAL] / $sums[Bowl::MASS];
-        $cost += $this->before[Bowl::KCAL] > 0 ? $this->weights['richer-kcal'] * max(0.0, $density * $this->before[Bowl::MASS] / $this->before[Bowl::KCAL] - 1) : 0.0;
+        $fat = 100 * $sums[Sums::FAT] / max(1.0, $sums[Sums::KCAL]);
+        $cost += $this->weights['richer-fat'] * max(0.0, $fat - 100 * $this->before[Sums::FAT] / max(1.0, $this->before[Sums::KCAL]));
+        $density = $sums[Sums::KCAL] / $sums[Sums::MASS];
+        $cost += $this->before[Sums::KCAL] > 0 ? $this->weights['richer-kcal'] * max(0.0, $density * $this->before[Sums::MASS] / $this->before[Sums::KCAL] - 1) : 0.0;
         if ($cost >= $limit) {
             return null;
         }
@@ -231,7 +214,7 @@ final class Rescue
             $jobs |= $option->jobs;
             if ($option->newTo !== [] && $option->action !== Option::KEEP) {
                 foreach ($option->newTo as $dog) {
-                    $newFor[$dog] = ($newFor[$dog] ?? 0) + 1;
+                    $newFor[$dog->key()] = ($newFor[$dog->key()] ?? 0) + 1;
                 }
             }
         }
@@ -239,7 +222,7 @@ final class Rescue
         for ($n = 0; $n < count(Jobs::NEEDED); $n++) {
             $cost += ($missing >> $n & 1) * $this->weights['job-lost'];
         }
-        if ($this->meatFirst && ! $this->staysMeatFirst($choice)) {
+        if ($this->meatFirst && ! Sums::isMeatFirst($this->weighed($choice))) {
             $cost += $this->weights['meat-lost'];
         }
         if ($cost >= $limit) {
@@ -247,19 +230,19 @@ final class Rescue
         }
         foreach ($this->request->dogs as $n => $dog) {
             // never two foods new to a sensitive dog
-            if (($serves >> $n & 1) === 1 && ($newFor[$dog->name] ?? 0) > 1 && $dog->has('sensitive-stomach')) {
+            if (($serves >> $n & 1) === 1 && ($newFor[$dog->key()] ?? 0) > 1 && $dog->has('sensitive-stomach')) {
                 return null;
             }
             if (($serves >> $n & 1) === 1 && $this->table->hasRation($n)) {
-                $pieces = $this->table->pieces($n, $sums, $this->density) * ($this->hasNew($choice, $dog) ? 0.25 : 1.0);
-                if ($pieces < 0.25 + 1e-9) {
+                $pieces = $this->table->pieces($n, $sums, $this->density) * ($this->hasNew($choice, $dog) ? Ramp::FIRST_DAYS : 1.0);
+                if ($pieces < Ration::QUARTER + 1e-9) {
                     return null;
                 }
                 $cost += $pieces < 1.0 ? $this->weights['fewer-pieces'] * (1 - $pieces) : 0.0;
             }
         }
 
-        return $this->meetsGoals($choice, $sums) ? $cost : null;
+        return $this->goals->all === [] || $this->goals->areMet(new Chosen($choice, $sums, $this->weighed($choice), $this->target, $this->mending)) ? $cost : null;
     }
 
     /**
@@ -275,7 +258,7 @@ final class Rescue
     public function bound(array $sums, array $least, array $most, int $jobs, array $tight = []): float
     {
         foreach ($tight as $n) {
-            if (! $this->table->mayStillServe($n, $sums, $least, $sums[Bowl::MASS] + $most[Bowl::MASS], $this->density)) {
+            if (! $this->table->mayStillServe($n, $sums, $least, $sums[Sums::MASS] + $most[Sums::MASS], $this->density)) {
                 return INF;
             }
         }
@@ -286,24 +269,24 @@ final class Rescue
                 $cost += ($missing >> $n & 1) * $this->weights['job-lost'];
             }
         }
-        $kcal = $sums[Bowl::KCAL] + $most[Bowl::KCAL];
-        $fat = 100 * ($sums[Bowl::FAT] + $least[Bowl::FAT]) / max(1.0, $kcal);
-        $cost += $this->weights['richer-fat'] * max(0.0, $fat - 100 * $this->before[Bowl::FAT] / max(1.0, $this->before[Bowl::KCAL]));
-        $mass = $sums[Bowl::MASS] + $most[Bowl::MASS];
-        if ($this->before[Bowl::KCAL] > 0 && $mass > 0) {
-            $cost += $this->weights['richer-kcal'] * max(0.0, ($sums[Bowl::KCAL] + $least[Bowl::KCAL]) / $mass * $this->before[Bowl::MASS] / $this->before[Bowl::KCAL] - 1);
+        $kcal = $sums[Sums::KCAL] + $most[Sums::KCAL];
+        $fat = 100 * ($sums[Sums::FAT] + $least[Sums::FAT]) / max(1.0, $kcal);
+        $cost += $this->weights['richer-fat'] * max(0.0, $fat - 100 * $this->before[Sums::FAT] / max(1.0, $this->before[Sums::KCAL]));
+        $mass = $sums[Sums::MASS] + $most[Sums::MASS];
+        if ($this->before[Sums::KCAL] > 0 && $mass > 0) {
+            $cost += $this->weights['richer-kcal'] * max(0.0, ($sums[Sums::KCAL] + $least[Sums::KCAL]) / $mass * $this->before[Sums::MASS] / $this->before[Sums::KCAL] - 1);
         }
-        if ($this->before[Bowl::UPTAKE] <= 0.0) {
+        if ($this->before[Sums::UPTAKE] <= 0.0) {
             return $cost;
         }
         // the shortened uptake lies between its least flour with the most fat and its most flour with the least
-        $flourLeast = $sums[Bowl::FLOUR] + $least[Bowl::FLOUR];
-        $flourMost = $sums[Bowl::FLOUR] + $most[Bowl::FLOUR];
-        $low = ($sums[Bowl::UPTAKE] + $least[Bowl::UPTAKE]) * ($flourLeast > 0 ? max(0.5, 1 - Bowl::FAT_SHORTENS * ($sums[Bowl::FAT] + $most[Bowl::FAT]) / $flourLeast) : 0.5);
-        $high = ($sums[Bowl::UPTAKE] + $most[Bowl::UPTAKE]) * ($flourMost > 0 ? max(0.5, 1 - Bowl::FAT_SHORTENS * ($sums[Bowl::FAT] + $least[Bowl::FAT]) / $flourMost) : 1.0);
+        $flourLeast = $sums[Sums::FLOUR] + $least[Sums::FLOUR];
+        $flourMost = $sums[Sums::FLOUR] + $most[Sums::FLOUR];
+        $low = ($sums[Sums::UPTAKE] + $least[Sums::UPTAKE]) * Uptake::shortened($sums[Sums::FAT] + $most[Sums::FAT], $flourLeast);
+        $high = ($sums[Sums::UPTAKE] + $most[Sums::UPTAKE]) * ($flourMost > 0 ? Uptake::shortened($sums[Sums::FAT] + $least[Sums::FAT], $flourMost) : 1.0);
         $wetness = $this->dough->wetness ?? 0.0;
-        $dry = $wetness * $low - $sums[Bowl::WATER] - $most[Bowl::WATER];
-        $wet = $sums[Bowl::WATER] + $least[Bowl::WATER] - $wetness * $high;
+        $dry = $wetness * $low - $sums[Sums::WATER] - $most[Sums::WATER];
+        $wet = $sums[Sums::WATER] + $least[Sums::WATER] - $wetness * $high;
         $off = max(0.0, $dry, $wet) / max(1.0, $high);
 
         return $cost + ($off <= Mending::SMALL ? 0.0 : min($this->weights['adjust'], $this->weights['wetness'] * ($off - Mending::SMALL)));
@@ -317,7 +300,7 @@ final class Rescue
         }
         foreach ($choice as $line => $index) {
             foreach ($this->options[$line][$index]->portions as $portion) {
-                if (array_filter($dog->newIngredients, $portion->ingredient->isCoveredBy(...)) !== []) {
+                if ($dog->isNewTo($portion->ingredient)) {
                     return true;
                 }
             }
@@ -326,54 +309,18 @@ final class Rescue
         return false;
     }
 
-    /** @param  list<int>  $choice */
-    private function staysMeatFirst(array $choice): bool
-    {
-        $portions = [];
-        foreach ($choice as $line => $index) {
-            array_push($portions, ...$this->options[$line][$index]->portions);
-        }
-
-        return $this->isMeatFirst($portions);
-    }
-
     /**
      * @param  list<int>  $choice
-     * @param  list<float>  $sums
+     * @return list<Weighed> all that a choice puts in the bowl
      */
-    private function meetsGoals(array $choice, array $sums): bool
+    private function weighed(array $choice): array
     {
-        $kcal = max(1.0, $sums[Bowl::KCAL]);
-        if ($this->goals->has('low-fat') && 100 * $sums[Bowl::FAT] / $kcal > Goals::LOW_FAT_PER_100_KCAL) {
-            return false;
-        }
-        if ($this->goals->has('low-sodium') && 100 * $sums[Bowl::SODIUM] / $kcal > Goals::LOW_SODIUM_PER_100_KCAL) {
-            return false;
-        }
-        if ($this->goals->fewerCalories !== null && $this->mending->kcalPerGram($choice, $sums) > (1 - $this->goals->fewerCalories / 100) * $this->before[Bowl::KCAL] / max(1.0, $this->before[Bowl::MASS])) {
-            return false;
-        }
-        if ($this->goals->has('meat-first') && ! $this->staysMeatFirst($choice)) {
-            return false;
-        }
-
-        return ! $this->goals->has('single-protein') || count($this->proteins($choice)) <= 1;
-    }
-
-    /**
-     * @param  list<int>  $choice
-     * @return array<string, true> animals in a choice
-     */
-    private function proteins(array $choice): array
-    {
-        $animals = [];
+        $weighed = [];
         foreach ($choice as $line => $index) {
-            foreach ($this->options[$line][$index]->portions as $portion) {
-                $animals += Narrowings::animalsIn($portion->ingredient);
-            }
+            array_push($weighed, ...$this->options[$line][$index]->portions);
         }
 
-        return $animals;
+        return $weighed;
     }
 
     /**
@@ -384,6 +331,6 @@ final class Rescue
      */
     public function mending(array $choice): ?array
     {
-        return $this->mending->written($choice, $this->bowl($choice), $this->writer, $this->recipe, $this->goals->fewerCalories === null ? null : 0.5);
+        return $this->mending->written($choice, $this->bowl($choice), $this->writer, $this->recipe, $this->goals->areNarrow() ? 0.5 : null);
     }
 }

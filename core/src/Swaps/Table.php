@@ -8,8 +8,8 @@ use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\TreatBudget;
-use MildBowl\Core\Feeding\Doses;
-use MildBowl\Core\Formulate\Policy;
+use MildBowl\Core\Feeding\Dose;
+use MildBowl\Core\Kitchen\Policy;
 
 /**
  * The dogs at the table with what each may have in a day, worked out once so that the search can ask a million times.
@@ -29,21 +29,21 @@ final readonly class Table
         $rations = [];
         foreach ($dogs as $dog) {
             $energy = Energy::of($dog, $policy->energySchool);
-            $budget = TreatBudget::of($dog, $energy, $policy->energySchool, $policy->budgetPercent);
+            $budget = TreatBudget::of($dog, $energy, $policy);
             if ($dog->weightKg === null || $dog->isBreeding() || $budget->kcal === null || TreatBudget::isTooYoung($dog)) {
                 $rations[] = null;
 
                 continue;
             }
             $caps = [];
-            foreach (Doses::for($dog, $policy->garlic) as $row) {
-                $cap = $row['limit'] === '' ? null : Doses::perDay($row, (float) $row['limit'], $dog, $budget->kcal, $energy->dailyKcal?->best);
-                if ($cap !== null) {
-                    $substances[$row['substance']] ??= count($substances);
-                    $caps[] = [$substances[$row['substance']], max(0.0, $cap - ($dog->alreadyToday[$row['substance']] ?? 0.0))];
+            foreach (Dose::for($dog, $policy->garlic) as $dose) {
+                $left = $dose->leftPerDay($dog, $budget->kcal, $energy->dailyKcal?->best);
+                if ($left !== null) {
+                    $substances[$dose->substance] ??= count($substances);
+                    $caps[] = [$substances[$dose->substance], $left];
                 }
             }
-            $rations[] = ['budget' => max(0.0, $budget->kcal - ($dog->alreadyToday['kcal'] ?? 0.0)), 'caps' => $caps, 'ramp' => $dog->newIngredients];
+            $rations[] = ['budget' => $budget->left($dog) ?? 0.0, 'caps' => $caps, 'ramp' => $dog->newIngredients];
         }
         $this->substances = array_map(strval(...), array_keys($substances));
         $this->rations = $rations;
@@ -67,11 +67,11 @@ final readonly class Table
             return false;
         }
         $quarters = 4 * ($this->cut->count() ?? $mass * $this->cut->used() / ((float) $this->cut->pieceMl() * $density));
-        if ($sums[Bowl::KCAL] + $least[Bowl::KCAL] > $ration['budget'] * $quarters) {
+        if ($sums[Sums::KCAL] + $least[Sums::KCAL] > $ration['budget'] * $quarters) {
             return false;
         }
         foreach ($ration['caps'] as [$substance, $cap]) {
-            if ($cap * $quarters < $sums[Bowl::FIRST_DOSE + $substance] + $least[Bowl::FIRST_DOSE + $substance]) {
+            if ($cap * $quarters < $sums[Sums::FIRST_DOSE + $substance] + $least[Sums::FIRST_DOSE + $substance]) {
                 return false;
             }
         }
@@ -87,14 +87,14 @@ final readonly class Table
     public function pieces(int $dog, array $bowl, float $density): float
     {
         $ration = $this->rations[$dog];
-        $mass = $bowl[Bowl::MASS];
+        $mass = $bowl[Sums::MASS];
         if ($ration === null || $mass <= 0.0) {
             return 0.0;
         }
         $count = $this->cut->count() ?? max(1e-9, $mass * $this->cut->used() / ((float) $this->cut->pieceMl() * $density));
-        $pieces = $bowl[Bowl::KCAL] > 0 ? $ration['budget'] * $count / $bowl[Bowl::KCAL] : INF;
+        $pieces = $bowl[Sums::KCAL] > 0 ? $ration['budget'] * $count / $bowl[Sums::KCAL] : INF;
         foreach ($ration['caps'] as [$substance, $cap]) {
-            $held = $bowl[Bowl::FIRST_DOSE + $substance];
+            $held = $bowl[Sums::FIRST_DOSE + $substance];
             if ($held > 0.0) {
                 $pieces = min($pieces, $cap * $count / $held);
             }

@@ -4,17 +4,14 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Tests\Golden;
 
-use MildBowl\Core\Formulate\Choices;
-use MildBowl\Core\Formulate\Formulate;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\Request;
+use MildBowl\Core\Contract\Choices;
+use MildBowl\Core\Contract\Presenter;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Screening\LabelDifference;
-use MildBowl\Core\Screening\LabelQuestion;
-use MildBowl\Core\Screening\RuleBook;
 use MildBowl\Core\Swaps\Swap;
-use MildBowl\Core\Swaps\SwapTable;
+use MildBowl\Core\Telling\RuleBook;
+use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
 
 /**
@@ -85,7 +82,7 @@ final class Ledger
         $said = [];
         foreach (Cases::rows('names.txt') as $row) {
             [$id, $names] = array_map(trim(...), explode(':', $row, 2));
-            $said[$id] = Catalogue::has($id) ? $say($id, trim(explode('|', $names)[0])) : '(there is no such food)';
+            $said[$id] = Asking::kitchen()->catalogue->has($id) ? $say($id, trim(explode('|', $names)[0])) : '(there is no such food)';
         }
 
         return $said;
@@ -93,7 +90,7 @@ final class Ledger
 
     private static function food(string $id, string $name): string
     {
-        $food = Catalogue::get($id);
+        $food = Asking::food($id);
         $composition = $food->composition === null ? '(unknown)' : self::figures(get_object_vars($food->composition));
         $hot = self::ask("100 g $name", 'biscuit');
         $cold = self::ask("100 g $name", 'none');
@@ -138,7 +135,7 @@ final class Ledger
     {
         $rows = array_map(
             static fn (Swap $swap): string => Golden::plain($swap->in)." {$swap->job} {$swap->rank} \"{$swap->note}\" {$swap->source}",
-            SwapTable::for(Catalogue::get($id))
+            Swap::for(Asking::food($id))
         );
 
         return $rows === [] ? '(none)' : implode("\n", $rows);
@@ -150,8 +147,7 @@ final class Ledger
         $dogs = [['name' => 'Rex', 'allergies' => ['dairy', 'wheat', 'soy', 'peanut', 'chicken'], 'conditions' => ['diabetes', 'copper-storage']]];
         $said = [];
         foreach (Cases::rows('labels-by-chance.txt') as $list) {
-            $answer = LabelQuestion::answer(
-                Node::decode(json_encode(['version' => 1, 'ingredients' => $list, 'dogs' => $dogs], JSON_THROW_ON_ERROR))
+            $answer = Asking::json('label', (json_encode(['version' => 1, 'ingredients' => $list, 'dogs' => $dogs], JSON_THROW_ON_ERROR))
             );
             $parts = array_map(
                 static fn (array $part): string => str_repeat('> ', $part['depth']).
@@ -193,7 +189,7 @@ final class Ledger
     {
         $said = [];
         foreach (Cases::cells('wordings.txt') as [$before, $after]) {
-            $said["$before | $after"] = Golden::plain(LabelDifference::between($before, $after)->toArray());
+            $said["$before | $after"] = Golden::plain(get_object_vars(LabelDifference::between($before, $after, Asking::kitchen()->reader->lines)));
         }
 
         return $said;
@@ -202,7 +198,7 @@ final class Ledger
     /** @return array<string, string> every rule as it stands in the rule book */
     private static function ruleBook(): array
     {
-        $rules = RuleBook::all()['rules'];
+        $rules = array_map(Presenter::object(...), RuleBook::shipped()->rules);
 
         return array_combine(array_column($rules, 'id'), array_map(static fn (array $rule): string => ltrim(Golden::plain($rule), "\n"), $rules));
     }
@@ -272,18 +268,17 @@ final class Ledger
     /** @return array<string, mixed> */
     private static function ask(string $text, string $texture): array
     {
-        return Formulate::answer(
-            Request::fromJson(
-                json_encode(
-                    [
-                        'version' => 1,
-                        'recipe' => ['text' => $text],
-                        'cut' => ['shape' => 'pieces', 'count' => 1],
-                        'bake' => ['texture' => $texture],
-                    ],
-                    JSON_THROW_ON_ERROR
-                )
+        return Asking::json('formulate', (
+            json_encode(
+                [
+                    'version' => 1,
+                    'recipe' => ['text' => $text],
+                    'cut' => ['shape' => 'pieces', 'count' => 1],
+                    'bake' => ['texture' => $texture],
+                ],
+                JSON_THROW_ON_ERROR
             )
+        )
         );
     }
 

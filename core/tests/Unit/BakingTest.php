@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Baking\Cut;
+use MildBowl\Core\Baking\Shapes\Shapes;
 use MildBowl\Core\Baking\Texture;
-use MildBowl\Core\Range;
+use MildBowl\Core\Values\Range;
 
 const PLAIN = "200 g oat flour\n1 large egg\n100 ml water";
 
@@ -108,7 +108,7 @@ it('measures the largest side of a cut against the safe bite', function (float $
 })->with([[5, 10], [5.1, 15], [10, 15], [25, 25], [26, 40]]);
 
 it('describes every shape of the contract', function (): void {
-    expect(array_keys(Cut::shapes()))->toBe([
+    expect(Shapes::ids())->toBe([
         'round',
         'square',
         'rectangle',

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Heat;
+use MildBowl\Core\Baking\HeatStage;
 use MildBowl\Core\Baking\Texture;
-use MildBowl\Core\Data;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Range;
-use MildBowl\Core\Sizes\SizeQuestion;
-use MildBowl\Core\Swaps\SwapsQuestion;
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Kitchen\Oven;
+use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
+use MildBowl\Core\Values\Range;
 
 /**
  * Each figure of the reference a hundredth under and over. What is found for a dog that differs in one figure, on a plain biscuit.
@@ -252,9 +252,9 @@ it('gives the starting times of the reference', function (
         'scoop' => ['ml' => (M_PI / 6) * ($size / 10) ** 3],
         default => ['widthMm' => 30.0, 'lengthMm' => 60.0, 'thicknessMm' => $size],
     };
-    $stages = Heat::of(new Cut($shape, $sizes), Texture::of($texture), dough())->stages;
+    $stages = Heat::of(Cut::of($shape, $sizes), Texture::of($texture), dough())->stages;
     $one = $stages[(int) $stage - 1] ?? null;
-    expect([$one['minutesLow'] ?? null, $one['minutesHigh'] ?? null, $one['celsius'] ?? null, $one['firstLookMinutes'] ?? null])->toBe([
+    expect([$one->minutesLow ?? null, $one->minutesHigh ?? null, $one->celsius ?? null, $one->firstLookMinutes ?? null])->toBe([
         (int) $from,
         (int) $to,
         $celsius === '-' ? null : (int) $celsius,
@@ -263,33 +263,32 @@ it('gives the starting times of the reference', function (
 })->with(fn (): array => Cases::cells('heat.txt'));
 
 it('bakes in proportion to the thickness to the power 1.1, and a fifth longer for every 14 °C less', function (): void {
-    $at = static fn (float $mm, ?float $celsius = null, bool $fan = false): array => Heat::of(
-        new Cut('round', ['diameterMm' => 60.0, 'thicknessMm' => $mm]),
+    $at = static fn (float $mm, ?float $celsius = null, bool $fan = false): HeatStage => Heat::of(
+        Cut::of('round', ['diameterMm' => 60.0, 'thicknessMm' => $mm]),
         Texture::of('biscuit'),
         dough(),
-        $celsius,
-        $fan
+        new Oven($celsius, $fan)
     )->stages[0];
-    expect($at(24)['minutesLow'])
+    expect($at(24)->minutesLow)
         ->toBe((int) round(25 * 2 ** 1.1))
-        ->and($at(24)['minutesHigh'])
+        ->and($at(24)->minutesHigh)
         ->toBe((int) round(45 * 2 ** 1.1))
-        ->and($at(1.5)['minutesHigh'])
+        ->and($at(1.5)->minutesHigh)
         ->toBe((int) round(24 * 0.5 ** 1.1))
-        ->and($at(6, 161)['minutesHigh'])
+        ->and($at(6, 161)->minutesHigh)
         ->toBe(30)
-        ->and($at(6, 189)['minutesHigh'])
+        ->and($at(6, 189)->minutesHigh)
         ->toBe(20)
-        ->and($at(6, 175)['minutesHigh'])
+        ->and($at(6, 175)->minutesHigh)
         ->toBe(25)
-        ->and($at(6, 155, true)['minutesHigh'])
+        ->and($at(6, 155, true)->minutesHigh)
         ->toBe(25)
-        ->and($at(6, null, true)['celsius'])
+        ->and($at(6, null, true)->celsius)
         ->toBe(155)
         // never more than twice, never less than half
-        ->and($at(6, 60)['minutesHigh'])
+        ->and($at(6, 60)->minutesHigh)
         ->toBe(50)
-        ->and($at(6, 300)['minutesHigh'])
+        ->and($at(6, 300)->minutesHigh)
         ->toBe(13);
 });
 
@@ -310,8 +309,8 @@ it('leaves the oven as moist as its texture', function (string $texture, string 
 })->with(fn (): array => Cases::cells('textures.txt'));
 
 it('knows the core temperature of everything raw', function (string $food, string $celsius): void {
-    $heat = Heat::of(new Cut('strip', ['widthMm' => 15.0, 'lengthMm' => 80.0, 'thicknessMm' => 5.0]), Texture::of('jerky'), dough([$food => 300.0]));
-    expect($heat->cores[0]['celsius'] ?? null)
+    $heat = Heat::of(Cut::of('strip', ['widthMm' => 15.0, 'lengthMm' => 80.0, 'thicknessMm' => 5.0]), Texture::of('jerky'), dough([$food => 300.0]));
+    expect($heat->cores[0]->celsius ?? null)
         ->toBe($celsius === '-' ? null : (int) $celsius)
         ->and($heat->coreStep === null)
         ->toBe($celsius === '-');
@@ -323,25 +322,24 @@ it('offers the largest cutter that is not larger than the size worked out', func
         $cutters[$shape] = array_map(floatval(...), explode(' ', $sizes));
     }
     $kept = [];
-    foreach (Data::tables()['cutters'] as $row) {
+    foreach (Compiled::tables()['cutters'] as $row) {
         $kept[$row['shape']][] = (float) $row['mm'];
     }
     expect($kept)->toBe($cutters);
     foreach ($cutters as $shape => $sizes) {
         foreach ([2, 3, 4, 6, 9, 13, 20, 30, 45] as $pieces) {
-            $answer = SizeQuestion::answer(
-                Node::decode(
-                    json_encode(
-                        [
-                            'version' => 1,
-                            'recipe' => ['text' => "200 g oat flour\n100 g water"],
-                            'dogs' => [dog('Rex', ['weightKg' => 60])],
-                            'cut' => ['shape' => $shape],
-                            'wishes' => [['dog' => 'Rex', 'piecesPerDay' => $pieces]],
-                        ],
-                        JSON_THROW_ON_ERROR
-                    )
+            $answer = Asking::json('size', (
+                json_encode(
+                    [
+                        'version' => 1,
+                        'recipe' => ['text' => "200 g oat flour\n100 g water"],
+                        'dogs' => [dog('Rex', ['weightKg' => 60])],
+                        'cut' => ['shape' => $shape],
+                        'wishes' => [['dog' => 'Rex', 'piecesPerDay' => $pieces]],
+                    ],
+                    JSON_THROW_ON_ERROR
                 )
+            )
             );
             foreach ($answer['sizes'] as $size) {
                 $cut = $size['cut'];
@@ -354,10 +352,8 @@ it('offers the largest cutter that is not larger than the size worked out', func
 });
 
 it('names the nearest gas mark', function (int $celsius, ?string $mark): void {
-    $stage = Heat::of(new Cut('round', ['diameterMm' => 50.0, 'thicknessMm' => 6.0]), Texture::of('biscuit'), dough(), (float) $celsius)->toArray()[
-        'stages'
-    ][0];
-    expect($stage['gasMark'])->toBe($mark);
+    $stage = Heat::of(Cut::of('round', ['diameterMm' => 50.0, 'thicknessMm' => 6.0]), Texture::of('biscuit'), dough(), new Oven((float) $celsius))->stages[0];
+    expect($stage->gasMark)->toBe($mark);
 })->with([
     [110, '¼'],
     [119, '¼'],
@@ -394,8 +390,7 @@ it('names the nearest gas mark', function (int $celsius, ?string $mark): void {
 ]);
 
 it('gives a food its job in a dough from its share on', function (string $text, int $line, string $job, bool $does): void {
-    $answer = SwapsQuestion::answer(
-        Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text], 'line' => $line], JSON_THROW_ON_ERROR))
+    $answer = Asking::json('swaps', (json_encode(['version' => 1, 'recipe' => ['text' => $text], 'line' => $line], JSON_THROW_ON_ERROR))
     );
     expect(in_array($job, $answer['jobs'], true))->toBe($does, "$text: ".implode(', ', $answer['jobs']));
 })->with([
@@ -416,7 +411,7 @@ it('gives a food the job of the fat from four tenths of it on, and of the wet fr
     $jobs = static function (float $share) use ($food, $beside, $held, $besides): array {
         $text = "100 g $food\n".number_format(($held * (1 - $share)) / $share / $besides, 5, '.', '')." g $beside";
 
-        return SwapsQuestion::answer(Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text], 'line' => 0], JSON_THROW_ON_ERROR)))['jobs'];
+        return Asking::json('swaps', (json_encode(['version' => 1, 'recipe' => ['text' => $text], 'line' => 0], JSON_THROW_ON_ERROR)))['jobs'];
     };
     expect($jobs($from * 1.01))->toContain($job)->and($jobs($from * 0.99))->not->toContain($job);
 })->with([['egg yolk', 'fatG', 'olive oil', 'fat', 0.4], ['mashed banana', 'waterG', 'lemon juice', 'wet', 0.2]]);

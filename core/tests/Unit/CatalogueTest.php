@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Data;
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Composition;
+use MildBowl\Core\Tests\Support\Asking;
 
 function exempt(string $id, string $check): bool
 {
@@ -21,7 +22,7 @@ it('holds enough foods, each with a known source and a confidence', function ():
     $rows = table('ingredients');
     expect(count($rows))->toBeGreaterThanOrEqual(350);
     foreach ($rows as $row) {
-        expect(Data::tables()['sources'])
+        expect(Compiled::tables()['sources'])
             ->toHaveKey($row['source'])
             ->and($row['confidence'])
             ->toBeIn(['A', 'B', 'C']);
@@ -31,7 +32,7 @@ it('holds enough foods, each with a known source and a confidence', function ():
 it('sums the parts of every food to 100 g, and its energy to its parts', function (): void {
     $wrong = [];
     foreach (array_column(table('ingredients'), 'id') as $id) {
-        $composition = Catalogue::get($id)->composition;
+        $composition = Asking::food($id)->composition;
         assert($composition instanceof Composition);
         if (
             (! exempt($id, 'mass') && abs($composition->massG() - 100) > 2) ||
@@ -49,7 +50,7 @@ it('needs every named exception', function (): void {
         if (! in_array($row['check'], ['energy', 'both'], true)) {
             continue;
         }
-        $composition = Catalogue::get($row['ingredient'])->composition;
+        $composition = Asking::food($row['ingredient'])->composition;
         assert($composition !== null);
         $massHolds = abs($composition->massG() - 100) <= 2;
         $energyHolds = abs($composition->kcal - $composition->kcalByFactors()) <= max(8.0, 0.12 * $composition->kcal);
@@ -58,7 +59,7 @@ it('needs every named exception', function (): void {
 });
 
 it('knows the foods it must know by more than one name', function (string $name, string $id): void {
-    expect(Catalogue::idOfName($name))->toBe($id);
+    expect(Asking::kitchen()->catalogue->lexicon->idOf($name))->toBe($id);
 })->with([
     ['courgette', 'courgette'],
     ['zucchini', 'courgette'],
@@ -76,7 +77,7 @@ it('knows the foods it must know by more than one name', function (string $name,
 
 it('weighs a millilitre of every oil as oil', function (): void {
     foreach (Catalogue::ids() as $id) {
-        $food = Catalogue::get($id);
+        $food = Asking::food($id);
         if ($food->inGroup('oil') && $food->composition !== null) {
             expect(answer("100 ml {$food->name}")['lines'][0]['grams']['best'])->toEqualWithDelta(90.0, 5.0, $id);
         }
@@ -84,7 +85,7 @@ it('weighs a millilitre of every oil as oil', function (): void {
 });
 
 it('reads back each food by its own first name', function (string $id): void {
-    $name = Data::tables()['names'][$id][0];
+    $name = Compiled::tables()['names'][$id][0];
     $read = answer("100 g $name")['lines'];
 
     expect($read)
@@ -94,7 +95,7 @@ it('reads back each food by its own first name', function (string $id): void {
 })->with(fn () => array_column(table('ingredients'), 'id'));
 
 it('leaves what is unknown null', function (): void {
-    $unknown = array_filter(Catalogue::ids(), static fn (string $id): bool => Catalogue::get($id)->composition === null);
+    $unknown = array_filter(Catalogue::ids(), static fn (string $id): bool => Asking::food($id)->composition === null);
 
     expect($unknown)->not->toBeEmpty();
     $answer = answer('1 piece horse chestnut');

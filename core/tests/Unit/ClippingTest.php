@@ -2,15 +2,13 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Clipping\ReadQuestion;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\RequestRefused;
+use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Tests\Support\Asking;
 
 /** @return array<string, mixed> */
 function clip(string $content, ?string $kind = null): array
 {
-    $answer = ReadQuestion::answer(
-        Node::decode(json_encode(array_filter(['version' => 1, 'content' => $content, 'kind' => $kind, 'explain' => true]), JSON_THROW_ON_ERROR))
+    $answer = Asking::json('read', (json_encode(array_filter(['version' => 1, 'content' => $content, 'kind' => $kind, 'explain' => true]), JSON_THROW_ON_ERROR))
     );
     expect(schemaErrors($answer, 'read-answer'))->toBe('');
 
@@ -196,7 +194,7 @@ it('cuts what is longer than a sheet, and says so', function (): void {
 
 it('refuses what is no document', function (string $json, string $code, string $path): void {
     try {
-        ReadQuestion::answer(Node::decode($json));
+        Asking::json('read', ($json));
         $refused = null;
     } catch (RequestRefused $e) {
         $refused = $e;

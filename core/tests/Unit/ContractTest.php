@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Formulate\RequestRefused;
+use MildBowl\Core\Contract\Presenter;
+use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Tests\Support\Asking;
 
 it('answers in the published shape', function (string $text, array $more): void {
     expect(schemaErrors(answer($text, $more), 'formulate-answer'))->toBe('');
@@ -69,7 +70,7 @@ it('accepts the request of the contract', function (): void {
 
 it('refuses with code and place', function (string $json, string $code, string $path): void {
     try {
-        Request::fromJson($json);
+        Asking::question($json);
         $refused = null;
     } catch (RequestRefused $e) {
         $refused = $e;
@@ -82,7 +83,7 @@ it('refuses with code and place', function (string $json, string $code, string $
         ->toBe($path)
         ->and($refused?->getMessage())
         ->not->toBe('')
-        ->and(schemaErrors($refused?->toArray(), 'error'))
+        ->and(schemaErrors($refused === null ? null : Presenter::refusal($refused), 'error'))
         ->toBe('');
 })->with(function () {
     $with = static fn (string $more): string => '{"version":1,"recipe":{"text":"1 egg"},'.$more.'}';

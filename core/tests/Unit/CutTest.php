@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 use MildBowl\Core\Baking\Batch;
 use MildBowl\Core\Baking\Cut;
+use MildBowl\Core\Baking\Measured;
 use MildBowl\Core\Baking\Texture;
 
-const UNMEASURED = ['count' => null, 'bakedGrams' => null, 'wasteGrams' => null];
-
 it('has the volume of its shape', function (string $shape, array $sizes, float $ml): void {
-    expect((new Cut($shape, $sizes))->pieceMl())->toEqualWithDelta($ml, 0.001);
+    expect(Cut::of($shape, $sizes)->pieceMl())->toEqualWithDelta($ml, 0.001);
 })->with([
     ['round', ['diameterMm' => 20.0, 'thicknessMm' => 6.0], (M_PI / 4) * 2 * 2 * 0.6],
     ['square', ['sideMm' => 20.0, 'thicknessMm' => 5.0], 2.0],
@@ -28,8 +27,8 @@ it('has the volume of its shape', function (string $shape, array $sizes, float $
 
 it('gives every gram of dough to some piece but for what scraps lose', function (string $shape, array $sizes, float $used): void {
     $dough = dough(['oat-flour' => 300.0, 'water' => 230.0]);
-    $cut = new Cut($shape, $sizes);
-    $batch = new Batch($dough, $cut, Texture::of('biscuit'), UNMEASURED);
+    $cut = Cut::of($shape, $sizes);
+    $batch = new Batch($dough, $cut, Texture::of('biscuit'));
     expect($cut->used())
         ->toBe($used)
         ->and($batch->count->best * $batch->pieceDoughGrams->best)
@@ -61,7 +60,7 @@ it('is denser the stiffer the dough', function (float $water, float $density): v
 
 it('leaves the oven at the moisture of its texture, and never heavier than it went in', function (string $texture, float $low, float $high): void {
     $dough = dough(['oat-flour' => 200.0, 'water' => 150.0]);
-    $batch = new Batch($dough, new Cut('pieces', ['count' => 40.0]), Texture::of($texture), UNMEASURED);
+    $batch = new Batch($dough, Cut::of('pieces', ['count' => 40.0]), Texture::of($texture));
     $moisture = 1 - $dough->solids->best / $batch->bakedGrams->best;
     expect($moisture)
         ->toBeGreaterThanOrEqual($low)
@@ -83,15 +82,15 @@ it('leaves the oven at the moisture of its texture, and never heavier than it we
 
 it('lets what was weighed and counted overrule the estimate', function (): void {
     $dough = dough(['oat-flour' => 200.0, 'water' => 150.0]);
-    $cut = new Cut('round', ['diameterMm' => 25.0, 'thicknessMm' => 6.0]);
-    $batch = new Batch($dough, $cut, Texture::of('biscuit'), ['count' => 80.0, 'bakedGrams' => 210.0, 'wasteGrams' => null]);
+    $cut = Cut::of('round', ['diameterMm' => 25.0, 'thicknessMm' => 6.0]);
+    $batch = new Batch($dough, $cut, Texture::of('biscuit'), new Measured(80.0, 210.0));
     expect($batch->count->best)
         ->toBe(80.0)
         ->and($batch->pieceBakedGrams->best)
         ->toEqualWithDelta(210 / 80, 1e-9)
         ->and($batch->pieceKcal->best)
         ->toEqualWithDelta($dough->kcal->best / 80, 1e-9);
-    $wasted = new Batch($dough, $cut, Texture::of('biscuit'), ['count' => 72.0, 'bakedGrams' => 189.0, 'wasteGrams' => 21.0]);
+    $wasted = new Batch($dough, $cut, Texture::of('biscuit'), new Measured(72.0, 189.0, 21.0));
     expect($wasted->kcal->best)
         ->toEqualWithDelta(0.9 * $dough->kcal->best, 1e-6)
         ->and($wasted->pieceKcal->best)
@@ -99,7 +98,7 @@ it('lets what was weighed and counted overrule the estimate', function (): void 
 });
 
 it('knows its largest side, its footprint and the parts it breaks into', function (string $shape, array $sizes, float $largest, array $parts): void {
-    $cut = new Cut($shape, $sizes);
+    $cut = Cut::of($shape, $sizes);
     expect($cut->largestMm())->toEqualWithDelta($largest, 0.01)->and($cut->partsFor(25.0))->toBe($parts);
 })->with([
     ['round', ['diameterMm' => 40.0, 'thicknessMm' => 6.0], 40.0, [2, 2]],

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use MildBowl\Core\Dogs\Dog;
-use MildBowl\Core\Feeding\Doses;
+use MildBowl\Core\Feeding\Dose;
 use MildBowl\Core\Tests\Support\Cases;
 
 /** A meal that brings energy and nothing that is dosed. */
@@ -166,23 +166,23 @@ it('holds of a gram what the reference says', function (string $food, string $su
 
 it('turns an amount a day into the unit of its row, and a limit of the row into an amount a day', function (string $basis, float $inUnit): void {
     // 30 of something a day: in 60 kcal of treats, of 600 kcal a day, in a dog of 15 kg
-    $row = ['basis' => $basis];
+    $dose = new Dose('salt', 'saltG', $basis, null, $inUnit, 'of something', [], '', '', 'KITCHEN');
     $dog = new Dog('Rex', 15.0);
-    expect(Doses::inUnit($row, 30.0, 60.0, $dog, 600.0))
+    expect($dose->inUnit(30.0, 60.0, $dog, 600.0))
         ->toEqualWithDelta($inUnit, 1e-9)
-        ->and(Doses::perDay($row, $inUnit, $dog, 60.0, 600.0))
+        ->and($dose->capPerDay($dog, 60.0, 600.0))
         ->toEqualWithDelta(30.0, 1e-9);
     // what is not known is not worked out
     $unknown = new Dog('Ada', null);
     if (preg_match('/per(10)?kg/i', $basis) === 1) {
-        expect(Doses::inUnit($row, 30.0, 60.0, $unknown, 600.0))
+        expect($dose->inUnit(30.0, 60.0, $unknown, 600.0))
             ->toBeNull()
-            ->and(Doses::perDay($row, $inUnit, $unknown, 60.0, 600.0))
+            ->and($dose->capPerDay($unknown, 60.0, 600.0))
             ->toBeNull();
     } else {
-        expect(Doses::inUnit($row, 30.0, 0.0, $dog, null))
+        expect($dose->inUnit(30.0, 0.0, $dog, null))
             ->toBeNull()
-            ->and(Doses::perDay($row, $inUnit, $dog, null, null))
+            ->and($dose->capPerDay($dog, null, null))
             ->toBeNull();
     }
 })->with([

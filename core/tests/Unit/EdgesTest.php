@@ -2,20 +2,8 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Clipping\ReadQuestion;
-use MildBowl\Core\Dogs\ProfileQuestion;
-use MildBowl\Core\Emergency\RaidQuestion;
-use MildBowl\Core\Feeding\OccasionQuestion;
-use MildBowl\Core\Feeding\WeekQuestion;
-use MildBowl\Core\Formulate\Formulate;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Formulate\RequestRefused;
-use MildBowl\Core\Screening\LabelQuestion;
-use MildBowl\Core\Sizes\ScaleQuestion;
-use MildBowl\Core\Sizes\SizeQuestion;
-use MildBowl\Core\Swaps\RescueQuestion;
-use MildBowl\Core\Swaps\SwapsQuestion;
+use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
 
 /** @return array<string, mixed> a request in which every place of edges.txt stands */
@@ -111,19 +99,7 @@ function refusedWhole(string $command, array $request): ?RequestRefused
 {
     $json = json_encode($request, JSON_THROW_ON_ERROR);
     try {
-        match ($command) {
-            'formulate' => Formulate::answer(Request::fromJson($json)),
-            'size' => SizeQuestion::answer(Node::decode($json)),
-            'scale' => ScaleQuestion::answer(Node::decode($json)),
-            'occasion' => OccasionQuestion::answer(Node::decode($json)),
-            'week' => WeekQuestion::answer(Node::decode($json)),
-            'rescue' => RescueQuestion::answer(Node::decode($json)),
-            'swaps' => SwapsQuestion::answer(Node::decode($json)),
-            'raid' => RaidQuestion::answer(Node::decode($json)),
-            'profile' => ProfileQuestion::answer(Node::decode($json)),
-            'label' => LabelQuestion::answer(Node::decode($json)),
-            'read' => ReadQuestion::answer(Node::decode($json)),
-        };
+        Asking::json($command, $json);
     } catch (RequestRefused $refused) {
         return $refused;
     }

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use MildBowl\Core\Dogs\Dog;
-use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\TreatBudget;
+use MildBowl\Core\Kitchen\Policy;
 
 /** @return array<string, mixed> */
 function rationOf(array $dog, array $policy = []): array
@@ -142,7 +142,7 @@ it('says why the budget is what it is: a choice of the kitchen only where it is 
     string $reason
 ): void {
     $dog = new Dog('Rex', 10.0, 48.0, conditions: $conditions);
-    $budget = TreatBudget::of($dog, Energy::of($dog, 'clinic'), 'clinic', $chosen);
+    $budget = TreatBudget::for($dog, new Policy(budgetPercent: $chosen));
     expect($budget->percent)->toBe($percent)->and($budget->reason)->toBe($reason);
 })->with([
     [10.0, [], 10.0, 'a tenth of the day'],

@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\RequestRefused;
-use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Swaps\RescueQuestion;
+use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Tests\Support\Asking;
 
 /**
  * @param  array<string, mixed>  $more
@@ -13,13 +11,12 @@ use MildBowl\Core\Swaps\RescueQuestion;
  */
 function rescued(string $text, array $more): array
 {
-    return RescueQuestion::answer(
-        Node::decode(
-            json_encode(
-                $more + ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 100]],
-                JSON_THROW_ON_ERROR
-            )
+    return Asking::json('rescue', (
+        json_encode(
+            $more + ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => [dog()], 'cut' => ['shape' => 'pieces', 'count' => 100]],
+            JSON_THROW_ON_ERROR
         )
+    )
     );
 }
 
@@ -32,7 +29,7 @@ it('keeps out what a goal names, in every answer', function (string $goal, strin
         foreach (answer($rescue['recipeText'])['lines'] as $line) {
             expect($line['ingredient'])
                 ->not->toBeNull()
-                ->and(Catalogue::get($line['ingredient'])->isCoveredBy($group))
+                ->and(Asking::food($line['ingredient'])->isCoveredBy($group))
                 ->toBeFalse("{$rescue['recipeText']} is not $goal");
         }
     }
@@ -87,7 +84,7 @@ it('leaves one animal in a recipe that is to have one', function (string $other)
         $animals = [];
         foreach (answer($rescue['recipeText'])['lines'] as $line) {
             foreach (MEATS as $animal => $words) {
-                if (Catalogue::get((string) $line['ingredient'])->inGroup($animal)) {
+                if (Asking::food((string) $line['ingredient'])->inGroup($animal)) {
                     $animals[$animal] = true;
                 }
             }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
 
 /** What is wrong with a whole file of cases, a row each; one test for a file, since there are thousands. */
@@ -75,9 +75,9 @@ it('lets a dry food take up as much water as it does', function (): void {
 it('knows a group of foods by its other names', function (): void {
     $wrong = wrongs(
         Cases::cells('aliases.txt'),
-        static fn (string $word, string $group): ?string => (Catalogue::resolveGroupOrId($word) ?? '-') === $group
+        static fn (string $word, string $group): ?string => (Asking::kitchen()->catalogue->resolveGroupOrId($word) ?? '-') === $group
             ? null
-            : "$word is ".(Catalogue::resolveGroupOrId($word) ?? '-').", not $group"
+            : "$word is ".(Asking::kitchen()->catalogue->resolveGroupOrId($word) ?? '-').", not $group"
     );
     expect($wrong)->toBe([]);
 });

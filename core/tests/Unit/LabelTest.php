@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\RequestRefused;
-use MildBowl\Core\Screening\LabelQuestion;
+use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Tests\Support\Asking;
 
 it('reads parts in order with brackets, percents and traces', function (): void {
     $parts = labelled(
@@ -122,7 +121,7 @@ it('reads five thousand characters, brackets and all', function (string $text, i
 ]);
 
 it('refuses a label that is none', function (string $json, string $path): void {
-    expect(fn () => LabelQuestion::answer(Node::decode($json)))->toThrow(fn (RequestRefused $e) => expect($e->path)->toBe($path));
+    expect(fn () => Asking::json('label', ($json)))->toThrow(fn (RequestRefused $e) => expect($e->path)->toBe($path));
 })->with([
     ['{"version":1}', '/ingredients'],
     ['{"version":1,"ingredients":" "}', '/ingredients'],

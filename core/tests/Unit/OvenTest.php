@@ -4,22 +4,24 @@ declare(strict_types=1);
 
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Heat;
+use MildBowl\Core\Baking\HeatStage;
 use MildBowl\Core\Baking\SheetPlan;
 use MildBowl\Core\Baking\Texture;
-use MildBowl\Core\Baking\Tray;
+use MildBowl\Core\Kitchen\Oven;
+use MildBowl\Core\Kitchen\Tray;
 
 function rounds(float $across, float $thick): Cut
 {
-    return new Cut('round', ['diameterMm' => $across, 'thicknessMm' => $thick]);
+    return Cut::of('round', ['diameterMm' => $across, 'thicknessMm' => $thick]);
 }
 
 it('gives the starting times of the reference', function (Cut $cut, string $texture, int $low, int $high, ?int $celsius): void {
     $stage = Heat::of($cut, Texture::of($texture), dough())->stages[0];
-    expect([$stage['minutesLow'], $stage['minutesHigh'], $stage['celsius']])
+    expect([$stage->minutesLow, $stage->minutesHigh, $stage->celsius])
         ->toBe([$low, $high, $celsius])
-        ->and($stage['firstLookMinutes'])
+        ->and($stage->firstLookMinutes)
         ->toBe((int) floor(0.8 * $low))
-        ->and($stage['sign'])
+        ->and($stage->sign)
         ->not->toBe('');
 })->with(
     fn (): array => [
@@ -28,38 +30,37 @@ it('gives the starting times of the reference', function (Cut $cut, string $text
         '12 mm' => [rounds(30, 12), 'biscuit', 25, 45, 175],
         'the short end is soft' => [rounds(30, 12), 'soft', 25, 35, 175],
         'the long end hard' => [rounds(30, 12), 'hard', 35, 45, 175],
-        'balls' => [new Cut('ball', ['diameterMm' => 25.0]), 'biscuit', 20, 30, 165],
+        'balls' => [Cut::of('ball', ['diameterMm' => 25.0]), 'biscuit', 20, 30, 165],
         'tray' => [
-            new Cut('grid', ['sheetWidthMm' => 200.0, 'sheetLengthMm' => 300.0, 'depthMm' => 15.0, 'columns' => 5.0, 'rows' => 8.0]),
+            Cut::of('grid', ['sheetWidthMm' => 200.0, 'sheetLengthMm' => 300.0, 'depthMm' => 15.0, 'columns' => 5.0, 'rows' => 8.0]),
             'tray',
             40,
             60,
             175,
         ],
-        'frozen' => [new Cut('mould', ['cavityMl' => 6.0, 'cavities' => 20.0]), 'frozen', 240, 240, null],
+        'frozen' => [Cut::of('mould', ['cavityMl' => 6.0, 'cavities' => 20.0]), 'frozen', 240, 240, null],
     ]
 );
 
 it('bakes thicker pieces longer, hotter ones shorter, and turns a fan oven down', function (): void {
-    $at = static fn (float $thick, ?float $celsius = null, bool $fan = false): array => Heat::of(
+    $at = static fn (float $thick, ?float $celsius = null, bool $fan = false): HeatStage => Heat::of(
         rounds(40, $thick),
         Texture::of('biscuit'),
         dough(),
-        $celsius,
-        $fan
+        new Oven($celsius, $fan)
     )->stages[0];
-    expect($at(24)['minutesHigh'])
+    expect($at(24)->minutesHigh)
         ->toBe((int) round(45 * 2 ** 1.1))
-        ->and($at(9)['minutesHigh'])
+        ->and($at(9)->minutesHigh)
         ->toBeGreaterThan(25)
         ->toBeLessThan(45)
-        ->and($at(6, 161)['minutesHigh'])
+        ->and($at(6, 161)->minutesHigh)
         ->toBe(30)
-        ->and($at(6, 189)['minutesHigh'])
+        ->and($at(6, 189)->minutesHigh)
         ->toBe(20)
-        ->and($at(6, null, true)['celsius'])
+        ->and($at(6, null, true)->celsius)
         ->toBe(155)
-        ->and($at(6, 155, true)['minutesHigh'])
+        ->and($at(6, 155, true)->minutesHigh)
         ->toBe(25);
 });
 
@@ -69,7 +70,7 @@ it('dries a hard piece in the turned-off oven, and a tray twice', function (): v
         ->and(
             array_column(
                 Heat::of(
-                    new Cut('grid', ['sheetWidthMm' => 200.0, 'sheetLengthMm' => 200.0, 'depthMm' => 15.0, 'columns' => 5.0, 'rows' => 5.0]),
+                    Cut::of('grid', ['sheetWidthMm' => 200.0, 'sheetLengthMm' => 200.0, 'depthMm' => 15.0, 'columns' => 5.0, 'rows' => 5.0]),
                     Texture::of('tray'),
                     dough()
                 )->stages,
@@ -80,8 +81,8 @@ it('dries a hard piece in the turned-off oven, and a tray twice', function (): v
 });
 
 it('knows the core temperatures, and that drying makes no meat safe', function (string $food, ?int $core): void {
-    $heat = Heat::of(new Cut('strip', ['widthMm' => 15.0, 'lengthMm' => 80.0, 'thicknessMm' => 5.0]), Texture::of('jerky'), dough([$food => 300.0]));
-    expect($heat->cores[0]['celsius'] ?? null)
+    $heat = Heat::of(Cut::of('strip', ['widthMm' => 15.0, 'lengthMm' => 80.0, 'thicknessMm' => 5.0]), Texture::of('jerky'), dough([$food => 300.0]));
+    expect($heat->cores[0]->celsius ?? null)
         ->toBe($core)
         ->and($heat->coreStep === null)
         ->toBe($core === null);
@@ -101,7 +102,7 @@ it('knows the core temperatures, and that drying makes no meat safe', function (
 ]);
 
 it('writes core temperatures as the source gives them in °F', function (string $food, int $fahrenheit): void {
-    expect(Heat::of(rounds(20, 6), Texture::of('biscuit'), dough([$food => 300.0]))->toArray()['cores'][0]['fahrenheit'])->toBe($fahrenheit);
+    expect(Heat::of(rounds(20, 6), Texture::of('biscuit'), dough([$food => 300.0]))->cores[0]->fahrenheit())->toBe($fahrenheit);
 })->with([['chicken-mince', 165], ['beef-mince', 160], ['cod', 145]]);
 
 it('writes the same heat in every oven\'s words', function (): void {
@@ -113,8 +114,8 @@ it('writes the same heat in every oven\'s words', function (): void {
         ->toBe('4')
         ->and(Heat::gasMark(95))
         ->toBeNull();
-    $stage = Heat::of(rounds(20, 6), Texture::of('biscuit'), dough(), null, true)->toArray()['stages'][0];
-    expect($stage['celsius'])->toBe(155)->and($stage['fahrenheit'])->toBe(310)->and($stage['gasMark'])->toBe('4');
+    $stage = Heat::of(rounds(20, 6), Texture::of('biscuit'), dough(), new Oven(null, true))->stages[0];
+    expect($stage->celsius)->toBe(155)->and($stage->fahrenheit)->toBe(310)->and($stage->gasMark)->toBe('4');
 });
 
 it('lays pieces on the tray without touching and within its rims', function (Cut $cut, Tray $tray): void {
@@ -145,23 +146,23 @@ it('lays pieces on the tray without touching and within its rims', function (Cut
     fn (): array => [
         [rounds(25, 6), new Tray(300, 400)],
         [rounds(25, 6), new Tray(300, 400, 0, 2)],
-        [new Cut('rectangle', ['widthMm' => 15.0, 'lengthMm' => 70.0, 'thicknessMm' => 6.0]), new Tray(250, 330)],
-        [new Cut('bone', ['widthMm' => 30.0, 'lengthMm' => 60.0, 'thicknessMm' => 8.0]), new Tray(300, 400, 10, 3)],
-        [new Cut('ball', ['diameterMm' => 20.0]), new Tray(200, 200, 15)],
+        [Cut::of('rectangle', ['widthMm' => 15.0, 'lengthMm' => 70.0, 'thicknessMm' => 6.0]), new Tray(250, 330)],
+        [Cut::of('bone', ['widthMm' => 30.0, 'lengthMm' => 60.0, 'thicknessMm' => 8.0]), new Tray(300, 400, 10, 3)],
+        [Cut::of('ball', ['diameterMm' => 20.0]), new Tray(200, 200, 15)],
     ]
 );
 
 it('counts a straight and a staggered sheet by hand', function (): void {
-    expect(SheetPlan::of(new Cut('square', ['sideMm' => 40.0, 'thicknessMm' => 6.0]), new Tray(190, 240), 20)?->perSheet)
+    expect(SheetPlan::of(Cut::of('square', ['sideMm' => 40.0, 'thicknessMm' => 6.0]), new Tray(190, 240), 20)?->perSheet)
         ->toBe(4 * 5)
         ->and(SheetPlan::of(rounds(40, 6), new Tray(190, 240), 20)?->perSheet)
         ->toBeGreaterThanOrEqual(20)
-        ->and(SheetPlan::of(new Cut('square', ['sideMm' => 300.0, 'thicknessMm' => 6.0]), new Tray(190, 240), 5)?->says)
+        ->and(SheetPlan::of(Cut::of('square', ['sideMm' => 300.0, 'thicknessMm' => 6.0]), new Tray(190, 240), 5)?->says)
         ->toContain('larger than the tray')
-        ->and(SheetPlan::of(new Cut('mould', ['cavityMl' => 6.0, 'cavities' => 20.0]), new Tray(190, 240), 50)?->says)
+        ->and(SheetPlan::of(Cut::of('mould', ['cavityMl' => 6.0, 'cavities' => 20.0]), new Tray(190, 240), 50)?->says)
         ->toContain('10 of 20')
         ->toContain('1.20')
-        ->and(SheetPlan::of(new Cut('pieces', ['count' => 24.0]), new Tray(190, 240), 24))
+        ->and(SheetPlan::of(Cut::of('pieces', ['count' => 24.0]), new Tray(190, 240), 24))
         ->toBeNull();
 });
 
@@ -247,7 +248,7 @@ it('refuses portions that cannot be', function (array $portions, string $path): 
     try {
         answer('1 cup oat flour', ['dogs' => [dog('Ada')], 'portions' => $portions]);
         $found = null;
-    } catch (MildBowl\Core\Formulate\RequestRefused $refused) {
+    } catch (MildBowl\Core\Questions\RequestRefused $refused) {
         $found = $refused->path;
     }
     expect($found)->toBe($path);

@@ -49,7 +49,7 @@ it('lets no own word take the name of a poison', function (array $more, string $
     try {
         answer('1 cup oat flour', $more);
         $refused = null;
-    } catch (MildBowl\Core\Formulate\RequestRefused $e) {
+    } catch (MildBowl\Core\Questions\RequestRefused $e) {
         $refused = $e;
     }
     expect($refused?->path)->toBe($path);

@@ -2,15 +2,13 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Emergency\RaidQuestion;
-use MildBowl\Core\Formulate\Node;
+use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
 
 /** @return array<string, mixed> */
 function raid(array $what, array $dog = []): array
 {
-    $answer = RaidQuestion::answer(
-        Node::decode(json_encode(['version' => 1, 'dog' => dog('Tuppence', $dog + ['weightKg' => 9])] + $what, JSON_THROW_ON_ERROR))
+    $answer = Asking::json('raid', (json_encode(['version' => 1, 'dog' => dog('Tuppence', $dog + ['weightKg' => 9])] + $what, JSON_THROW_ON_ERROR))
     );
     expect(schemaErrors($answer, 'raid-answer'))->toBe('');
 
@@ -131,7 +129,7 @@ it('says what it does not know, and calls no plain thing an emergency', function
 
 it('wants one thing that was taken', function (): void {
     expect(fn () => raid([]))
-        ->toThrow(MildBowl\Core\Formulate\RequestRefused::class)
+        ->toThrow(MildBowl\Core\Questions\RequestRefused::class)
         ->and(fn () => raid(['food' => 'x', 'product' => ['name' => 'x', 'ingredients' => 'y', 'grams' => 1]]))
-        ->toThrow(MildBowl\Core\Formulate\RequestRefused::class);
+        ->toThrow(MildBowl\Core\Questions\RequestRefused::class);
 });

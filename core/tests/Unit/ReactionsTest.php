@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Formulate\Choices;
+use MildBowl\Core\Contract\Choices;
 use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Swaps\LineWriter;
+use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
 
 /**
@@ -97,11 +97,11 @@ it('says so where one allergy often goes with another, and where not', function 
 it('keeps a dog from every food of a group it reacts to, and no other dog', function (string $group): void {
     $tried = 0;
     foreach (Catalogue::ids() as $id) {
-        $food = Catalogue::get($id);
+        $food = Asking::food($id);
         if ($food->composition === null || $food->inGroup('category-word') || ! $food->isCoveredBy($group)) {
             continue;
         }
-        expect(reactionsTo('50 g '.LineWriter::name($id), ['allergies' => [$group]]))->toContain("allergen:allergy-$group");
+        expect(reactionsTo('50 g '.Asking::kitchen()->writer()->name($id), ['allergies' => [$group]]))->toContain("allergen:allergy-$group");
         $tried++;
     }
     expect($tried)->toBeGreaterThan(0);

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Kitchen\RecipeReader;
-use MildBowl\Core\Kitchen\Tokenizer;
+use MildBowl\Core\Language\Tokenizer;
+use MildBowl\Core\Tests\Support\Asking;
 
 it('reads amount and food of a plain line', function (string $row): void {
     [$line, $ingredient, $grams] = array_map(trim(...), explode('|', $row));
@@ -71,12 +71,12 @@ it('screens the alternative too', function (): void {
 });
 
 it('splits a recipe told in sentences', function (): void {
-    $read = RecipeReader::read(
+    $read = Asking::kitchen()->reader->read(
         'Mix two cups of oat flour, half a cup of plain pumpkin purée and an egg. Do not put raisins in this. Bake for 20 minutes.',
         ''
     );
 
-    expect(array_map(static fn ($line) => $line->ingredient, $read->lines))->toBe(['oat-flour', 'pumpkin-puree', 'egg']);
+    expect(array_map(static fn ($line) => $line->food?->id, $read->lines))->toBe(['oat-flour', 'pumpkin-puree', 'egg']);
 });
 
 it('leaves times, heat and lengths out of the amounts', function (string $step): void {

@@ -2,29 +2,28 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\Request;
-use MildBowl\Core\Formulate\RequestRefused;
-use MildBowl\Core\Kitchen\RecipeReader;
+use MildBowl\Core\Contract\GoalReader;
+use MildBowl\Core\Contract\Node;
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Swaps\Goals;
+use MildBowl\Core\Questions\Question;
+use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Swaps\Goals\Goals;
 use MildBowl\Core\Swaps\Jobs;
 use MildBowl\Core\Swaps\Rescue;
-use MildBowl\Core\Swaps\RescueQuestion;
 use MildBowl\Core\Swaps\Solver;
+use MildBowl\Core\Tests\Support\Asking;
 
 /** @return array<string, mixed> */
 function rescue(string $text, array $more = []): array
 {
-    $answer = RescueQuestion::answer(
-        Node::decode(
-            json_encode(
-                ['version' => 1, 'recipe' => ['text' => $text] + ($more['recipe'] ?? []), 'cut' => ['shape' => 'pieces', 'count' => 120]] +
-                    array_diff_key($more, ['recipe' => 1]),
-                JSON_THROW_ON_ERROR
-            )
+    $answer = Asking::json('rescue', (
+        json_encode(
+            ['version' => 1, 'recipe' => ['text' => $text] + ($more['recipe'] ?? []), 'cut' => ['shape' => 'pieces', 'count' => 120]] +
+                array_diff_key($more, ['recipe' => 1]),
+            JSON_THROW_ON_ERROR
         )
+    )
     );
     expect(schemaErrors($answer, 'rescue-answer'))->toBe('');
 
@@ -102,7 +101,7 @@ it('holds at least 120 swaps over all jobs, each with a source and a food that s
     $rows = table('swaps');
     expect(count($rows))->toBeGreaterThanOrEqual(120);
     foreach ($rows as $row) {
-        expect(Data::tables()['sources'])
+        expect(Compiled::tables()['sources'])
             ->toHaveKey($row['source'])
             ->and((float) $row['rank'])
             ->toBeGreaterThanOrEqual(0);
@@ -172,13 +171,13 @@ it('clears what it says it clears', function (int $seed): void {
 
 it('finds nothing dearer than trying everything', function (int $seed, array $goals): void {
     [$text, $dogs] = brokenRecipe($seed, 4);
-    $request = Request::fromJson(
+    $request = Asking::question(
         json_encode(
             ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => $dogs, 'cut' => ['shape' => 'pieces', 'count' => 120]],
             JSON_THROW_ON_ERROR
         )
     );
-    $rescue = new Rescue($request, RecipeReader::read($text, ''), Goals::from(new Node($goals, '/goals'), $request->dogs), [], []);
+    $rescue = new Rescue($request, Asking::kitchen()->reader->read($text, ''), GoalReader::read(new Node($goals, '/goals'), $request->dogs), []);
     $all = (1 << count($dogs)) - 1;
     $best = INF;
     $try = function (array $choice, float $cost) use (&$try, &$best, $rescue, $all): void {
@@ -243,7 +242,7 @@ it('reaches each goal on a recipe that is already clear', function (string $goal
 })->with(function () {
     $lacks = static fn (string $group): callable => static fn (array $after): bool => array_filter(
         $after['lines'],
-        static fn (array $line): bool => Catalogue::get($line['ingredient'])->inGroup($group)
+        static fn (array $line): bool => Asking::food($line['ingredient'])->inGroup($group)
     ) === [];
     $text = "2 cups whole wheat flour\n1 large egg\n1/2 cup milk\n2 tbsp olive oil\n1/4 cup cheddar, grated";
     yield ['gluten-free', $text, $lacks('gluten')];
@@ -271,7 +270,7 @@ it('reaches each goal on a recipe that is already clear', function (string $goal
                             static fn (array $line): ?string => array_values(
                                 array_filter(
                                     ['turkey', 'beef', 'pork', 'rabbit', 'venison', 'fish', 'egg', 'dairy', 'chicken', 'lamb'],
-                                    static fn (string $animal): bool => Catalogue::get($line['ingredient'])->inGroup($animal)
+                                    static fn (string $animal): bool => Asking::food($line['ingredient'])->inGroup($animal)
                                 )
                             )[0] ?? null,
                             $after['lines']
@@ -342,7 +341,7 @@ it('minds dislikes, what is at hand and what is new', function (): void {
 it('never brings two foods new to a sensitive dog at once', function (): void {
     $isOne = static fn (string $id): bool => array_filter(
         ['flour', 'meat', 'fish', 'poultry', 'organ', 'egg', 'dairy'],
-        static fn (string $group): bool => Catalogue::get($id)->inGroup($group)
+        static fn (string $group): bool => Asking::food($id)->inGroup($group)
     ) !== [];
     $new = array_values(array_filter(Catalogue::ids(), $isOne));
     $brought = static fn (array $conditions): array => array_map(
@@ -422,9 +421,9 @@ it('refuses goals that are none', function (array $more, string $path): void {
 ]);
 
 it('infers jobs from share and company', function (string $text, int $line, string $job): void {
-    $request = Request::fromJson(json_encode(['version' => 1, 'recipe' => ['text' => $text]], JSON_THROW_ON_ERROR));
-    $rescue = new Rescue($request, RecipeReader::read($text, ''), Goals::from(null, []), [], []);
-    expect(Jobs::of($rescue->dough->portions)[$line])->toContain($job);
+    $request = Asking::question(json_encode(['version' => 1, 'recipe' => ['text' => $text]], JSON_THROW_ON_ERROR));
+    $rescue = new Rescue($request, Asking::kitchen()->reader->read($text, ''), new Goals(), []);
+    expect(Jobs::of($rescue->dough->weighed)[$line])->toContain($job);
 })->with([
     ["2 cups oat flour\n1 large egg\n1 tbsp olive oil\n1/4 cup water", 0, 'bulk'],
     ["2 cups oat flour\n1 large egg\n1 tbsp olive oil\n1/4 cup water", 1, 'bind'],

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Screening\Level;
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Tests\Support\Cases;
+use MildBowl\Core\Values\Level;
 
 it('stops every name of the never list, alone and behind other words', function (): void {
     $missed = [];
@@ -136,16 +136,16 @@ it('finds what the reference says of a food, for the dogs it says it of and for 
 it('has a case of every rule, and sets each off by its own example', function (): void {
     $cases = array_map(static fn (array $row): string => $row[4], Cases::cells('rules.txt'));
     foreach (
-        array_count_values(array_map(static fn (array $rule): string => "{$rule['level']}:{$rule['code']}", Data::tables()['rules'])) as $rule => $rows
+        array_count_values(array_map(static fn (array $rule): string => "{$rule['level']}:{$rule['code']}", Compiled::tables()['rules'])) as $rule => $rows
     ) {
         expect(array_count_values($cases)[$rule] ?? 0)->toBeGreaterThanOrEqual($rows, "cases/rules.txt has too few cases of $rule");
     }
-    expect(array_values(array_diff(array_column(Data::tables()['rules'], 'example'), array_column(Cases::cells('rules.txt'), 0))))->toBe([]);
+    expect(array_values(array_diff(array_column(Compiled::tables()['rules'], 'example'), array_column(Cases::cells('rules.txt'), 0))))->toBe([]);
 });
 
 it('names a source and advice in every rule', function (): void {
-    foreach (Data::tables()['rules'] as $rule) {
-        expect(Data::tables()['sources'])
+    foreach (Compiled::tables()['rules'] as $rule) {
+        expect(Compiled::tables()['sources'])
             ->toHaveKey($rule['source'])
             ->and($rule['advice'])
             ->not->toBe('')

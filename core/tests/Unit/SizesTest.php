@@ -3,14 +3,10 @@
 declare(strict_types=1);
 
 use MildBowl\Core\Baking\Cut;
-use MildBowl\Core\Baking\FittedCut;
-use MildBowl\Core\Feeding\GiveAwayQuestion;
-use MildBowl\Core\Feeding\OccasionQuestion;
-use MildBowl\Core\Feeding\WeekQuestion;
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\RequestRefused;
-use MildBowl\Core\Sizes\ScaleQuestion;
-use MildBowl\Core\Sizes\SizeQuestion;
+use MildBowl\Core\Baking\Shapes\Shapes;
+use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Sizes\OpenCut;
+use MildBowl\Core\Tests\Support\Asking;
 
 const ROUNDS = "1 1/2 cups oat flour\n1 large egg\n1/2 cup homemade pumpkin puree";
 
@@ -21,15 +17,8 @@ const ROUNDS = "1 1/2 cups oat flour\n1 large egg\n1/2 cup homemade pumpkin pure
 function asked(string $question, array $more, string $text = ROUNDS): array
 {
     $body = json_encode($more + ['version' => 1, 'recipe' => ['text' => $text]], JSON_THROW_ON_ERROR);
-    $name = [
-        'size' => SizeQuestion::class,
-        'scale' => ScaleQuestion::class,
-        'occasion' => OccasionQuestion::class,
-        'week' => WeekQuestion::class,
-        'give-away' => GiveAwayQuestion::class,
-    ][$question];
     expect(schemaErrors(json_decode($body), "$question-request"))->toBe('');
-    $answer = $name::answer(Node::decode($body));
+    $answer = Asking::json($question, $body);
     expect(schemaErrors($answer, "$question-answer"))->toBe('');
 
     return $answer;
@@ -40,9 +29,7 @@ function refusalOf(string $question, array $more): RequestRefused
 {
     try {
         $body = json_encode($more + ['version' => 1, 'recipe' => ['text' => ROUNDS]], JSON_THROW_ON_ERROR);
-        ['size' => SizeQuestion::class, 'scale' => ScaleQuestion::class, 'occasion' => OccasionQuestion::class, 'week' => WeekQuestion::class][
-            $question
-        ]::answer(Node::decode($body));
+        Asking::json($question, $body);
     } catch (RequestRefused $refused) {
         return $refused;
     }
@@ -73,14 +60,13 @@ it('solves sizes and dough together, and forward agrees with backward', function
             mt_rand(20, 200).
             ' g homemade pumpkin puree'.
             (mt_rand(0, 3) === 0 ? "\n".mt_rand(5, 60).' g olive oil' : '');
-        $cut = ['shape' => $shape] + (in_array('thicknessMm', Cut::shapes()[$shape], true) ? ['thicknessMm' => mt_rand(3, 12)] : []);
-        $answer = SizeQuestion::answer(
-            Node::decode(
-                json_encode(
-                    ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => $dogs, 'wishes' => $wishes, 'days' => $days, 'cut' => $cut],
-                    JSON_THROW_ON_ERROR
-                )
+        $cut = ['shape' => $shape] + (OpenCut::of(Shapes::named($shape), [])->isRolled() ? ['thicknessMm' => mt_rand(3, 12)] : []);
+        $answer = Asking::json('size', (
+            json_encode(
+                ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => $dogs, 'wishes' => $wishes, 'days' => $days, 'cut' => $cut],
+                JSON_THROW_ON_ERROR
             )
+        )
         );
         if (! $answer['possible']) {
             expect($answer['why'])->not->toBe('')->and($answer['sizes'])->toBe([]);
@@ -95,7 +81,7 @@ it('solves sizes and dough together, and forward agrees with backward', function
         $made = 0.0;
         foreach ($answer['sizes'] as $size) {
             $forward = answer((string) $scaled, ['dogs' => $dogs, 'cut' => $size['cut']]);
-            $made += ($size['pieces'] * $forward['piece']['doughGrams']['best']) / (new Cut($shape, []))->used();
+            $made += ($size['pieces'] * $forward['piece']['doughGrams']['best']) / Shapes::named($shape)->used();
             expect($forward['piece']['kcal']['best'])->toEqualWithDelta($size['kcalPerPiece'], 0.005 * $size['kcalPerPiece'], $shape.' '.$scaled);
             foreach ($forward['rations'] as $n => $ration) {
                 if (! in_array($ration['dog'], $size['dogs'], true)) {
@@ -224,7 +210,7 @@ it('refuses wishes that cannot be meant', function (array $more, string $path): 
 it('never makes a piece larger than asked', function (string $shape): void {
     foreach ([0.05, 0.2, 1.0, 4.0, 30.0] as $ml) {
         foreach ([10.0, 25.0, 40.0] as $bite) {
-            $cut = FittedCut::largest($shape, [], $ml, $bite);
+            $cut = Cut::largest(Shapes::named($shape), [], $ml, $bite);
             if ($cut !== null) {
                 expect($cut->pieceMl())
                     ->toBeLessThanOrEqual($ml * (1 + 1e-9))
@@ -233,18 +219,18 @@ it('never makes a piece larger than asked', function (string $shape): void {
             }
         }
     }
-    expect(FittedCut::largest($shape, [], 1.5, 25.0))->not->toBeNull();
+    expect(Cut::largest(Shapes::named($shape), [], 1.5, 25.0))->not->toBeNull();
 })->with(['round', 'square', 'rectangle', 'bone', 'heart', 'star', 'area', 'strip', 'log', 'ball', 'scoop', 'mould', 'grid']);
 
 it('keeps a side that is given, and makes the other as long as goes', function (string $shape, string $given, string $found, float $step): void {
     foreach ([0.5, 1.5, 4.0, 12.0] as $ml) {
         foreach ([8.0, 12.0, 20.0] as $mm) {
             $bite = 30.0;
-            $cut = FittedCut::largest($shape, [$given => $mm], $ml, $bite);
+            $cut = Cut::largest(Shapes::named($shape), [$given => $mm], $ml, $bite);
             if ($cut === null) {
                 continue;
             }
-            $longer = new Cut($shape, [$found => $cut->sizes[$found] + $step] + $cut->sizes);
+            $longer = Cut::of($shape, [$found => $cut->sizes[$found] + $step] + $cut->sizes);
             expect($cut->sizes[$given])
                 ->toEqual($mm)
                 ->and($cut->pieceMl())
@@ -255,7 +241,7 @@ it('keeps a side that is given, and makes the other as long as goes', function (
                 ->toBeTrue("$shape, $mm mm $given, $ml ml: ".json_encode($cut->sizes));
         }
     }
-    expect(FittedCut::largest($shape, [$given => 12.0], 1.5, 30.0))->not->toBeNull();
+    expect(Cut::largest(Shapes::named($shape), [$given => 12.0], 1.5, 30.0))->not->toBeNull();
 })->with([
     ['rectangle', 'widthMm', 'lengthMm', 1.0],
     ['strip', 'widthMm', 'lengthMm', 1.0],
@@ -402,7 +388,7 @@ it('shares one day among several treats and counts their doses together', functi
         'from' => '2026-02-27',
         'treats' => [$treat('rounds', ROUNDS, 3), $treat('coins', "200 g oat flour\n100 g water", 1)],
     ];
-    $answer = WeekQuestion::answer(Node::decode(json_encode($body, JSON_THROW_ON_ERROR)));
+    $answer = Asking::json('week', (json_encode($body, JSON_THROW_ON_ERROR)));
     expect(schemaErrors($answer, 'week-answer'))
         ->toBe('')
         ->and(schemaErrors(json_decode((string) json_encode($body)), 'week-request'))
@@ -428,7 +414,7 @@ it('shares one day among several treats and counts their doses together', functi
         ->and($rounds['until'])
         ->toBe(date('Y-m-d', (int) strtotime('2026-02-27 +'.((int) $rounds['daysItLasts'] - 1).' days')));
     $body['treats'][1]['recipe']['text'] = "200 g oat flour\n100 g water\n4 tsp salt";
-    $salty = WeekQuestion::answer(Node::decode(json_encode($body, JSON_THROW_ON_ERROR)))['dogs'][0];
+    $salty = Asking::json('week', (json_encode($body, JSON_THROW_ON_ERROR)))['dogs'][0];
     expect($salty['heldBy'])->toBe('sodium')->and($salty['kcal'])->toBeLessThan($rex['kcal']);
     expect(refusalOf('week', ['recipe' => null, 'treats' => [['name' => 'x', 'recipe' => ['text' => '']]]])->path)->toBe('/recipe');
 });
@@ -446,7 +432,7 @@ it('says until when a treat lasts by the portion that runs out first', function 
             ],
         ],
     ];
-    $answer = WeekQuestion::answer(Node::decode(json_encode($body, JSON_THROW_ON_ERROR)));
+    $answer = Asking::json('week', (json_encode($body, JSON_THROW_ON_ERROR)));
     $lots = answer(ROUNDS, ['dogs' => $body['dogs'], 'cut' => $body['treats'][0]['cut'], 'portions' => $body['treats'][0]['portions']])['portions'];
     expect($answer['treats'][0]['daysItLasts'])
         ->toBe(floor($lots[0]['piece']['count']['best'] / $answer['dogs'][1]['treats'][0]['piecesPerDay']))
@@ -482,6 +468,6 @@ it('takes of a treat of the week what it takes of a recipe, confirmations too', 
     ];
     foreach ($more as $key => $value) {
         $body = json_encode(['version' => 1, 'dogs' => [['name' => 'Rex', 'weightKg' => 10]], 'treats' => [$treat + [$key => $value]]], JSON_THROW_ON_ERROR);
-        expect(WeekQuestion::answer(Node::decode($body)))->toHaveKey('version');
+        expect(Asking::json('week', ($body)))->toHaveKey('version');
     }
 });

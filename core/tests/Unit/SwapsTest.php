@@ -2,23 +2,20 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Formulate\Node;
-use MildBowl\Core\Formulate\RequestRefused;
 use MildBowl\Core\Pantry\Ingredient;
-use MildBowl\Core\Swaps\DoughQuestion;
+use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Swaps\Jobs;
-use MildBowl\Core\Swaps\SwapsQuestion;
+use MildBowl\Core\Tests\Support\Asking;
 
 /** @return array<string, mixed> */
 function swapsFor(string $text, int $line, array $more = []): array
 {
-    $answer = SwapsQuestion::answer(
-        Node::decode(
-            json_encode(
-                ['version' => 1, 'recipe' => ['text' => $text], 'line' => $line, 'cut' => ['shape' => 'pieces', 'count' => 60]] + $more,
-                JSON_THROW_ON_ERROR
-            )
+    $answer = Asking::json('swaps', (
+        json_encode(
+            ['version' => 1, 'recipe' => ['text' => $text], 'line' => $line, 'cut' => ['shape' => 'pieces', 'count' => 60]] + $more,
+            JSON_THROW_ON_ERROR
         )
+    )
     );
     expect(schemaErrors($answer, 'swaps-answer'))->toBe('');
 
@@ -28,7 +25,7 @@ function swapsFor(string $text, int $line, array $more = []): array
 /** @return array<string, mixed> */
 function doughFor(string $text, array $more = []): array
 {
-    $answer = DoughQuestion::answer(Node::decode(json_encode(['version' => 1, 'recipe' => ['text' => $text]] + $more, JSON_THROW_ON_ERROR)));
+    $answer = Asking::json('dough', (json_encode(['version' => 1, 'recipe' => ['text' => $text]] + $more, JSON_THROW_ON_ERROR)));
     expect(schemaErrors($answer, 'dough-answer'))->toBe('');
 
     return $answer;

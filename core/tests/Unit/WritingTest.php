@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Data;
-use MildBowl\Core\Kitchen\KitchenMeasure;
-use MildBowl\Core\Kitchen\LineReader;
-use MildBowl\Core\Pantry\Weigher;
-use MildBowl\Core\Swaps\LineWriter;
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Measuring\KitchenMeasure;
+use MildBowl\Core\Measuring\LineWriter;
+use MildBowl\Core\Measuring\Weigher;
+use MildBowl\Core\Tests\Support\Asking;
 
 it('writes measures a kitchen has, never a decimal of a cup', function (float $ml, string $units, string $written): void {
     expect(KitchenMeasure::of($ml, $units))->toBe($written);
@@ -30,13 +30,13 @@ it('writes measures a kitchen has, never a decimal of a cup', function (float $m
 
 it('names every food of the catalogue so that it reads back as that food', function (): void {
     $lost = [];
-    foreach (Data::tables()['entries'] as $id => $entry) {
+    foreach (Compiled::tables()['entries'] as $id => $entry) {
         if ($entry['composition'] === null || isset($entry['groups']['category-word'])) {
             continue;
         }
-        $line = LineReader::read('100 g '.LineWriter::name($id), 0, null);
+        $line = Asking::kitchen()->reader->lines->read('100 g '.Asking::kitchen()->writer()->name($id));
         // a tin of pumpkin is what its label says: nothing ever writes it
-        if ($line->ingredient !== $id && $id !== 'pumpkin-tin') {
+        if ($line->food?->id !== $id && $id !== 'pumpkin-tin') {
             $lost[] = $id;
         }
     }
@@ -46,7 +46,7 @@ it('names every food of the catalogue so that it reads back as that food', funct
 it('writes amounts that read back as what was meant', function (string $units, bool $byWeight): void {
     mt_srand(11);
     $weigher = new Weigher($units);
-    $writer = new LineWriter($weigher, $byWeight);
+    $writer = new LineWriter(Asking::kitchen()->reader->lines, $weigher, $byWeight);
     foreach (
         [
             'oat-flour',
@@ -66,8 +66,8 @@ it('writes amounts that read back as what was meant', function (string $units, b
         for ($n = 0; $n < 12; $n++) {
             $grams = mt_rand(20, 4000) / 10;
             $text = $writer->nearly($food, $grams, 0.05 * $grams);
-            $read = LineReader::read($text, 0, null);
-            expect($read->ingredient)
+            $read = Asking::kitchen()->reader->lines->read($text);
+            expect($read->food?->id)
                 ->toBe($food, $text)
                 ->and($read->unread)
                 ->toBe([], $text)
@@ -84,7 +84,7 @@ it('writes amounts that read back as what was meant', function (string $units, b
 ]);
 
 it('follows the recipe\'s own way of measuring', function (array $lines, bool $byWeight): void {
-    expect(LineWriter::isByWeight(...array_map(static fn (string $line) => LineReader::read($line, 0, null), $lines)))->toBe($byWeight);
+    expect(LineWriter::isByWeight(...array_map(static fn (string $line) => Asking::kitchen()->reader->lines->read($line), $lines)))->toBe($byWeight);
 })->with([
     [['200 g oat flour', '1 egg', '100 ml water'], true],
     [['2 cups oat flour', '1 egg', '1/2 cup water'], false],

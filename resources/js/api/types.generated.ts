@@ -104,6 +104,10 @@ export interface FormulateRequest {
         | {
               name: string
               ingredients: string
+              /**
+               * opaque; told beside the name
+               */
+              id?: string | null
           }[]
         | null
     /**
@@ -141,6 +145,10 @@ export interface FormulateRequest {
      * @maxItems 1000
      */
     prices?: Price[] | null
+    /**
+     * @maxItems 500
+     */
+    swaps?: OwnSwap[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -227,6 +235,10 @@ export interface TableDog {
      */
     dislikes?: string[] | null
     budgetPercent?: number | null
+    /**
+     * opaque; it may stand for the name wherever a dog is named
+     */
+    id?: string | null
 }
 
 export interface Policy {
@@ -292,6 +304,10 @@ export interface AskedPortion {
         bakedGrams?: number | null
         wasteGrams?: number | null
     } | null
+    /**
+     * opaque; told beside the name
+     */
+    id?: string | null
 }
 
 export interface Tray {
@@ -313,6 +329,14 @@ export interface Price {
     price: number
 }
 
+export interface OwnSwap {
+    out: string
+    in: string
+    ratio?: number | null
+    rating?: 'good' | 'bad' | null
+    note?: string | null
+}
+
 export interface FormulateAnswer {
     version: 1
     dataVersion: string
@@ -320,6 +344,18 @@ export interface FormulateAnswer {
     steps: {
         text: string
         findings: Finding[]
+        /**
+         * row of the text as sent, from 0
+         */
+        row: number
+        in: 'text' | 'steps'
+        /**
+         * first code point of the row, and the one after the last
+         *
+         * @minItems 2
+         * @maxItems 2
+         */
+        span: number[]
     }[]
     verdict: {
         cleared: boolean
@@ -328,6 +364,7 @@ export interface FormulateAnswer {
             cleared: boolean
             worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
             findings: Finding[]
+            id?: string
         }[]
     }
     batch: {
@@ -377,7 +414,6 @@ export interface AnswerLine {
     alternatives?: string[]
     condition?: string
     explain?: {
-        row: number
         name: string | null
         measure: string | null
         made: string[]
@@ -390,6 +426,22 @@ export interface AnswerLine {
         poison: string[]
         jobs: string[]
     }
+    /**
+     * row of the text as sent, from 0
+     */
+    row: number
+    in: 'text' | 'steps'
+    /**
+     * first code point of the row, and the one after the last
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: number[]
+    labels?: {
+        id: string
+        name: string
+    }[]
 }
 /**
  * Known within bounds: low ≤ best ≤ high.
@@ -411,6 +463,7 @@ export interface Finding {
     emergency: boolean
     source: string
     confirmed?: true
+    dogId?: string
 }
 
 export interface Offer {
@@ -507,6 +560,7 @@ export interface Ration {
         } | null
         wouldFit: AnyCut | null
     }
+    dogId?: string
 }
 
 export interface AnyCut {
@@ -542,6 +596,8 @@ export interface PortionOfBatch {
     heat: Heat
     sheet: SheetPlan | null
     oddity: string | null
+    id?: string
+    dogIds?: (string | null)[]
 }
 
 export interface Heat {
@@ -843,14 +899,6 @@ export interface KeptSwap {
     swap: OwnSwap
 }
 
-export interface OwnSwap {
-    out: string
-    in: string
-    ratio?: number | null
-    rating?: 'good' | 'bad' | null
-    note?: string | null
-}
-
 export interface Weighing {
     id: string
     on: string
@@ -886,9 +934,7 @@ export interface Choices {
         id: string
         name: string
     }[]
-    shapes: {
-        [k: string]: string[]
-    }
+    shapes: Shape[]
     textures: {
         id: string
         name: string
@@ -899,6 +945,41 @@ export interface Choices {
     standingWords: string
     dataVersion: string
     feels: Feel[]
+}
+
+export interface Shape {
+    id: string
+    name: string
+    lies: 'InRows' | 'Staggered' | 'InMoulds' | 'AsSheet' | 'Uncounted'
+    sizes: {
+        key: string
+        label: string
+        unit: string
+        start: number
+    }[]
+    drawing: null | Drawing
+}
+
+export interface Drawing {
+    /**
+     * outline in a square of 1 × 1
+     */
+    path: string
+    /**
+     * the size, and the one it is divided by
+     *
+     * @minItems 1
+     * @maxItems 2
+     */
+    across: string[]
+    /**
+     * the size, and the one it is divided by
+     *
+     * @minItems 1
+     * @maxItems 2
+     */
+    down: string[]
+    thick: string | null
 }
 
 export interface Feel {
@@ -955,6 +1036,14 @@ export interface LabelRequest {
      */
     dogs?: TableDog[] | null
     policy?: Policy | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -993,6 +1082,14 @@ export interface RaidRequest {
     } | null
     when?: string | null
     policy?: Policy | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1012,6 +1109,7 @@ export interface RaidAnswer {
     doses: RaidDose[]
     unread: string[]
     sheet: string[]
+    dogId?: string
 }
 /**
  * Known within bounds: low ≤ best ≤ high.
@@ -1064,7 +1162,7 @@ export interface RuleBook {
 
 export interface Rule {
     id: string
-    kind: 'food' | 'dose' | 'condition' | 'allergy' | 'dog'
+    kind: 'food' | 'dose' | 'condition' | 'allergy' | 'dog' | 'reading' | 'label'
     code: string
     level: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution'
     emergency: boolean
@@ -1191,6 +1289,7 @@ export interface RescuePlan {
     }
     cost: number
     optimal: boolean
+    servedDogIds?: (string | null)[]
 }
 
 export interface Change {
@@ -1198,12 +1297,20 @@ export interface Change {
     action: 'swap' | 'remove' | 'adjust' | 'add'
     to: string | null
     reason: string
+    row: number | null
+    in: 'text' | 'steps' | null
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: number[] | null
 }
 
 export interface LeftOut {
     dog: string
     line: string | null
     reason: string
+    dogId?: string
 }
 
 export interface SwapsRequest {
@@ -1294,6 +1401,18 @@ export interface SwapsAnswer {
     jobs: string[]
     before: SwapFigures
     candidates: Candidate[]
+    /**
+     * row of the text as sent, from 0
+     */
+    row: number
+    in: 'text' | 'steps'
+    /**
+     * first code point of the row, and the one after the last
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: number[]
 }
 
 export interface SwapFigures {
@@ -1304,6 +1423,7 @@ export interface SwapFigures {
     rations: {
         dog: string
         pieces: number | null
+        dogId?: string
     }[]
     made: string | null
     cost: Cost | null
@@ -1326,6 +1446,9 @@ export interface Candidate {
         out: string
         in: string
     } | null
+    servesIds?: (string | null)[]
+    notForIds?: (string | null)[]
+    newToIds?: (string | null)[]
 }
 
 export interface DoughRequest {
@@ -1390,6 +1513,10 @@ export interface DoughRequest {
      * @maxItems 1000
      */
     prices?: Price[] | null
+    /**
+     * @maxItems 500
+     */
+    swaps?: OwnSwap[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1430,6 +1557,10 @@ export interface SizeRequest {
         | {
               name: string
               ingredients: string
+              /**
+               * opaque; told beside the name
+               */
+              id?: string | null
           }[]
         | null
     /**
@@ -1470,6 +1601,10 @@ export interface SizeRequest {
      * @maxItems 1000
      */
     prices?: Price[] | null
+    /**
+     * @maxItems 500
+     */
+    swaps?: OwnSwap[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1533,6 +1668,7 @@ export interface SolvedSize {
     doughGrams: number
     commonCutterMm: number | null
     sheet: SheetPlan | null
+    dogIds?: (string | null)[]
 }
 
 export interface SizesIfCleared {
@@ -1552,6 +1688,7 @@ export interface SolvedSize1 {
     doughGrams: number
     commonCutterMm: number | null
     sheet: SheetPlan1 | null
+    dogIds?: (string | null)[]
 }
 
 export interface AnyCut1 {
@@ -1594,6 +1731,10 @@ export interface ScaleRequest {
         | {
               name: string
               ingredients: string
+              /**
+               * opaque; told beside the name
+               */
+              id?: string | null
           }[]
         | null
     /**
@@ -1632,6 +1773,10 @@ export interface ScaleRequest {
      * @maxItems 1000
      */
     prices?: Price[] | null
+    /**
+     * @maxItems 500
+     */
+    swaps?: OwnSwap[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1693,6 +1838,10 @@ export interface OccasionRequest {
         | {
               name: string
               ingredients: string
+              /**
+               * opaque; told beside the name
+               */
+              id?: string | null
           }[]
         | null
     /**
@@ -1734,6 +1883,10 @@ export interface OccasionRequest {
      * @maxItems 1000
      */
     prices?: Price[] | null
+    /**
+     * @maxItems 500
+     */
+    swaps?: OwnSwap[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1796,6 +1949,10 @@ export interface AskedTreat {
         | {
               name: string
               ingredients: string
+              /**
+               * opaque; told beside the name
+               */
+              id?: string | null
           }[]
         | null
     /**
@@ -1833,6 +1990,7 @@ export interface DogOfWeek {
     holdBackGrams: number | null
     heldBy: string | null
     treats: TreatOfDog[]
+    dogId?: string
 }
 
 export interface TreatOfDog {
@@ -1878,6 +2036,10 @@ export interface GiveAwayRequest {
         | {
               name: string
               ingredients: string
+              /**
+               * opaque; told beside the name
+               */
+              id?: string | null
           }[]
         | null
     /**
@@ -1915,6 +2077,10 @@ export interface GiveAwayRequest {
      * @maxItems 1000
      */
     prices?: Price[] | null
+    /**
+     * @maxItems 500
+     */
+    swaps?: OwnSwap[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -1950,6 +2116,14 @@ export interface ProfileRequest {
               kg: number
           }[]
         | null
+    /**
+     * @maxItems 500
+     */
+    names?: OwnName[] | null
+    /**
+     * @maxItems 300
+     */
+    pantry?: OwnFood[] | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.

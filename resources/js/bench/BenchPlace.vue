@@ -16,7 +16,7 @@ import { useSheet } from './useSheet'
 /** The bench: the recipe as a sheet of paper that answers back. */
 const kitchen = useKitchen()
 const router = useRouter()
-const { sheet, answer, refusal, silent, keeping, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, undoSwap, taken } = useSheet()
+const { sheet, answer, answered, refusal, silent, keeping, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, undoSwap, taken } = useSheet()
 start()
 
 const ClipDialog = defineAsyncComponent(() => import('../clip/ClipDialog.vue'))
@@ -133,9 +133,9 @@ useEventListener(document, 'keydown', (event) => {
                     <p class="sheet__kept" role="status">{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}</p>
                 </header>
                 <p v-if="textProblem !== null" class="problem" role="alert">{{ textProblem }}</p>
-                <RecipeSheet v-model="sheet.text" :answer="answer" part="list" :amounts-as="amountsAs" label="Foods" placeholder="Type or paste a recipe here…" :products="kitchen.products" :bound="sheet.bound" @confirm="confirm" @take-back="takeBack" @bind="bind" @name="remember" />
+                <RecipeSheet v-model="sheet.text" :answer="answer" :answered="answered.text" part="list" :amounts-as="amountsAs" label="Foods" placeholder="Type or paste a recipe here…" :products="kitchen.products" :bound="sheet.bound" @confirm="confirm" @take-back="takeBack" @bind="bind" @name="remember" />
                 <h3 class="sheet__part">Method</h3>
-                <RecipeSheet v-model="sheet.steps" :answer="answer" part="method" :amounts-as="amountsAs" label="Method" placeholder="The steps, one a line (optional)" @confirm="confirm" @take-back="takeBack" />
+                <RecipeSheet v-model="sheet.steps" :answer="answer" :answered="answered.steps" part="method" :amounts-as="amountsAs" label="Method" placeholder="The steps, one a line (optional)" @confirm="confirm" @take-back="takeBack" />
                 <section v-if="doubts.length > 0" class="doubts" aria-label="Questions about this recipe"><h3 class="sheet__part">Questions</h3><ul><li v-for="one in doubts" :key="one.text + one.question"><q>{{ one.text }}</q> {{ one.question }}</li></ul></section>
                 <p v-if="sheet.source !== null || sheet.yield !== null" class="hint">{{ [sheet.source === null ? null : `From ${sheet.source}`, sheet.yield === null ? null : `makes ${sheet.yield}`].filter(Boolean).join(' · ') }}</p>
                 <div v-if="sheet.text.trim() === '' && kitchen.recipes.length > 0" class="sheet__starts">

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Cut, FormulateAnswer } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 import CutRuler from './CutRuler.vue'
+import { shapeOf } from './outline'
 import type { Sheet } from './useSheet'
 
 /** Shape, sizes and texture of a piece, drawn at true scale on a ruler beside the dogs' safe bite. */
@@ -11,26 +12,14 @@ const cut = defineModel<Cut>('cut', { required: true })
 const texture = defineModel<Sheet['texture']>('texture', { required: true })
 const kitchen = useKitchen()
 
-const NAMES: Record<Cut['shape'], string> = {
-    round: 'round', square: 'square', rectangle: 'finger', bone: 'bone', heart: 'heart', star: 'star', area: 'own cutter', strip: 'strip',
-    log: 'slices of a log', ball: 'ball', scoop: 'scoop', mould: 'mould', grid: 'tray in squares', slices: 'slices of a cake', pieces: 'just a count',
-}
-const SIZES: Record<string, { label: string, start: number, unit: string, step: number }> = {
-    diameterMm: { label: 'across', start: 25, unit: 'mm', step: 1 }, thicknessMm: { label: 'thick', start: 6, unit: 'mm', step: 1 }, sideMm: { label: 'side', start: 20, unit: 'mm', step: 1 },
-    widthMm: { label: 'wide', start: 15, unit: 'mm', step: 1 }, lengthMm: { label: 'long', start: 35, unit: 'mm', step: 1 }, areaMm2: { label: 'area', start: 500, unit: 'mm²', step: 10 },
-    sliceMm: { label: 'slice', start: 7, unit: 'mm', step: 1 }, ml: { label: 'holds', start: 5, unit: 'ml', step: 1 }, cavityMl: { label: 'each holds', start: 6, unit: 'ml', step: 1 }, cavities: { label: 'hollows', start: 40, unit: '', step: 1 },
-    sheetWidthMm: { label: 'tray wide', start: 200, unit: 'mm', step: 5 }, sheetLengthMm: { label: 'tray long', start: 300, unit: 'mm', step: 5 }, depthMm: { label: 'deep', start: 12, unit: 'mm', step: 1 },
-    columns: { label: 'columns', start: 8, unit: '', step: 1 }, rows: { label: 'rows', start: 12, unit: '', step: 1 }, count: { label: 'pieces', start: 24, unit: '', step: 1 },
-}
-
-const shapes = computed(() => kitchen.choices?.shapes ?? {})
-const needs = computed(() => shapes.value[cut.value.shape] ?? Object.keys(cut.value).filter((key) => key !== 'shape'))
+const shapes = computed(() => kitchen.choices?.shapes ?? [])
+const needs = computed(() => shapeOf(cut.value, shapes.value)?.sizes ?? [])
 const sizes = computed(() => cut.value as unknown as Record<string, number>)
 const typed = ref<Record<string, string>>({})
 
 function choose(shape: string): void {
     const next: Record<string, unknown> = { shape }
-    for (const key of shapes.value[shape] ?? []) next[key] = sizes.value[key] ?? SIZES[key]?.start ?? 10
+    for (const size of shapeOf({ shape }, shapes.value)?.sizes ?? []) next[size.key] = sizes.value[size.key] ?? size.start
     typed.value = {}
     cut.value = next as unknown as Cut
 }
@@ -69,12 +58,12 @@ const bites = computed(() => {
         <div class="cut__fields">
             <label class="plain"><span>Shape</span>
                 <select :id="place === '/cut' ? 'cut-shape' : undefined" :value="cut.shape" @change="choose(($event.target as HTMLSelectElement).value)">
-                    <option v-for="(_, shape) in shapes" :key="shape" :value="shape">{{ NAMES[shape as Cut['shape']] }}</option>
-                    <option v-if="Object.keys(shapes).length === 0" :value="cut.shape">{{ NAMES[cut.shape] }}</option>
+                    <option v-for="shape in shapes" :key="shape.id" :value="shape.id">{{ shape.name }}</option>
+                    <option v-if="shapes.length === 0" :value="cut.shape">{{ cut.shape }}</option>
                 </select>
             </label>
-            <label v-for="key in needs" :key="key" class="plain plain--short"><span>{{ SIZES[key]?.label ?? key }}{{ SIZES[key]?.unit ? `, ${SIZES[key]?.unit}` : '' }}</span>
-                <input type="number" inputmode="decimal" :step="SIZES[key]?.step" min="1" :value="shown(key)" :aria-invalid="problem?.path === `${place}/${key}`" @input="resize(key, ($event.target as HTMLInputElement).value)" />
+            <label v-for="size in needs" :key="size.key" class="plain plain--short"><span>{{ size.label }}{{ size.unit === '' ? '' : `, ${size.unit}` }}</span>
+                <input type="number" inputmode="decimal" :step="size.start >= 500 ? 10 : size.start >= 100 ? 5 : 1" min="1" :value="shown(size.key)" :aria-invalid="problem?.path === `${place}/${size.key}`" @input="resize(size.key, ($event.target as HTMLInputElement).value)" />
             </label>
             <label class="plain"><span>Leaves the oven</span>
                 <select v-model="texture">

@@ -2,7 +2,8 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Cut } from '../api/types.generated'
-import { handlesOf, outlineOf, thicknessKey } from './outline'
+import { useKitchen } from '../kitchen/useKitchen'
+import { handlesOf, outlineOf, shapeOf, thicknessKey } from './outline'
 
 /** One piece at true size on a ruler in millimetres and inches, from above and from the side, beside the dogs' safe bites. Its edges can be dragged. */
 const props = defineProps<{ bites: { mm: number, dogs: string[] }[], score?: { along: number, across: number } | null, large?: boolean }>()
@@ -13,11 +14,13 @@ const scale = useLocalStorage('mildbowl.screen-scale', 1)
 const MM_PER_INCH = 25.4
 const GAP = 5
 const svg = ref<SVGSVGElement | null>(null)
-const outline = computed(() => outlineOf(cut.value))
-const handles = computed(() => handlesOf(cut.value))
+const kitchen = useKitchen()
+const shape = computed(() => shapeOf(cut.value, kitchen.choices?.shapes ?? []))
+const outline = computed(() => outlineOf(cut.value, shape.value))
+const handles = computed(() => handlesOf(shape.value))
 const sizes = computed(() => cut.value as unknown as Record<string, number>)
 const thick = computed(() => {
-    const key = thicknessKey(cut.value)
+    const key = thicknessKey(shape.value)
 
     return key === null || outline.value === null ? null : { key, mm: sizes.value[key] ?? 0 }
 })
@@ -34,13 +37,13 @@ const inches = computed(() => Array.from({ length: Math.floor((ruler.value - 2) 
 
 /** Where to press a knife before baking: the length of the piece runs along its longer side. */
 const scoreLines = computed(() => {
-    const [shape, score] = [outline.value, props.score]
-    if (shape === null || score === null || score === undefined) return ''
-    const [across, down] = shape.width >= shape.height ? [score.along, score.across] : [score.across, score.along]
+    const [piece, score] = [outline.value, props.score]
+    if (piece === null || score === null || score === undefined) return ''
+    const [across, down] = piece.width >= piece.height ? [score.along, score.across] : [score.across, score.along]
 
     return [
-        ...Array.from({ length: across - 1 }, (_, n) => `M${(n + 1) * shape.width / across} 0 v${shape.height}`),
-        ...Array.from({ length: down - 1 }, (_, n) => `M0 ${(n + 1) * shape.height / down} h${shape.width}`),
+        ...Array.from({ length: across - 1 }, (_, n) => `M${(n + 1) * piece.width / across} 0 v${piece.height}`),
+        ...Array.from({ length: down - 1 }, (_, n) => `M0 ${(n + 1) * piece.height / down} h${piece.width}`),
     ].join(' ')
 })
 
@@ -85,7 +88,7 @@ function nudge(event: KeyboardEvent, key: string): void {
 
 <template>
     <svg v-if="outline !== null || bites.length > 0" ref="svg" class="ruler" :style="{ width: `${ruler * scale}mm`, height: `${(tall + 19) * scale}mm` }" :viewBox="`-1 -1 ${ruler} ${tall + 19}`" role="group" aria-label="The piece at true size on a ruler, beside the safe bite of the dogs">
-        <path v-if="outline !== null" :d="outline.path" class="ruler__piece" :transform="`translate(0 ${tall - outline.height})`" />
+        <path v-if="outline !== null" :d="outline.path" class="ruler__piece" vector-effect="non-scaling-stroke" :transform="`translate(0 ${tall - outline.height}) scale(${outline.width} ${outline.height})`" />
         <path v-if="outline !== null && score" :d="scoreLines" class="ruler__score" :transform="`translate(0 ${tall - outline.height})`" />
         <g v-if="thick !== null">
             <rect class="ruler__piece" :x="sideX" :y="tall - (outline?.height ?? 0)" :width="thick.mm" :height="outline?.height ?? 0" rx=".8" />

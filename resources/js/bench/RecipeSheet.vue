@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
 import type { AnswerLine, FormulateAnswer, Product } from '../api/types.generated'
+import { rowsThen } from './rows'
 import SheetLine from './SheetLine.vue'
 import type { Binding, Confirmation, Saying } from './useSheet'
 
 /** A text edited row by row, as on paper: the list of foods, or the method. */
 const props = defineProps<{
     answer: FormulateAnswer | null
+    /** the text that the answer is about */
+    answered: string
     part: 'list' | 'method'
     amountsAs: 'grams' | 'cups'
     label: string
@@ -21,10 +24,19 @@ const rows = computed(() => text.value.split('\n'))
 const fields = ref<InstanceType<typeof SheetLine>[]>([])
 const undone: string[] = []
 
+/** The rows as they were when the answer that is shown was asked for. */
+const wereRows = computed(() => rowsThen(rows.value, props.answered.split('\n')))
+
+/** Whether something of the answer stands on a row of this text. */
+function stands(row: number | null): (one: { row: number, in: 'text' | 'steps' }) => boolean {
+    return (one) => one.row === row && one.in === (props.part === 'list' ? 'text' : 'steps')
+}
+
 const ofRow = computed(() => rows.value.map((row, index) => {
     const plain = row.trim()
-    const lines = props.part === 'method' ? [] : (props.answer?.lines ?? []).filter((line) => line.explain?.row === index && row.includes(line.text.slice(0, 12)))
-    const steps = (props.answer?.steps ?? []).filter((step) => step.text.length > 0 && plain.endsWith(step.text) || (plain.includes(step.text) && step.text.length > 3))
+    const then = wereRows.value[index] ?? null
+    const lines = (props.answer?.lines ?? []).filter(stands(then))
+    const steps = (props.answer?.steps ?? []).filter(stands(then))
     const isHeading = props.part === 'list' && plain !== '' && lines.length === 0 && steps.length === 0 && (plain.endsWith(':') || /^for the\b/i.test(plain))
     const kind: 'line' | 'heading' | 'step' = props.part === 'method' || (lines.length === 0 && steps.length > 0) ? 'step' : isHeading ? 'heading' : 'line'
 

@@ -1,56 +1,48 @@
 import { describe, expect, it } from 'vitest'
-import type { Cut } from '../api/types.generated'
-import { handlesOf, outlineOf, thicknessKey } from './outline'
+import type { Cut, Shape } from '../api/types.generated'
+import { handlesOf, outlineOf, shapeOf, thicknessKey } from './outline'
 
-const CUTS: Cut[] = [
-    { shape: 'round', diameterMm: 20, thicknessMm: 6 },
-    { shape: 'square', sideMm: 20, thicknessMm: 6 },
-    { shape: 'rectangle', widthMm: 12, lengthMm: 40, thicknessMm: 7 },
-    { shape: 'bone', widthMm: 20, lengthMm: 50, thicknessMm: 8 },
-    { shape: 'heart', widthMm: 30, lengthMm: 28, thicknessMm: 6 },
-    { shape: 'star', widthMm: 30, lengthMm: 30, thicknessMm: 6 },
-    { shape: 'strip', widthMm: 15, lengthMm: 80, thicknessMm: 5 },
-    { shape: 'log', diameterMm: 28, sliceMm: 7 },
-    { shape: 'ball', diameterMm: 20 },
-    { shape: 'grid', sheetWidthMm: 180, sheetLengthMm: 240, depthMm: 15, columns: 9, rows: 12 },
-]
-
-/** The numbers of a path that stand alone, to see that none is lost. */
-function isFinitePath(path: string): boolean {
-    return !/NaN|undefined|Infinity/.test(path) && path.startsWith('M') && path.endsWith('z')
+const size = (key: string, label: string) => ({ key, label, unit: 'mm', start: 10 })
+const FINGER: Shape = {
+    id: 'rectangle', name: 'finger', lies: 'InRows', sizes: [size('widthMm', 'wide'), size('lengthMm', 'long'), size('thicknessMm', 'thick')],
+    drawing: { path: 'M0 0 h1 v1 h-1z', across: ['lengthMm'], down: ['widthMm'], thick: 'thicknessMm' },
 }
+const ROUND: Shape = { id: 'round', name: 'round', lies: 'Staggered', sizes: [size('diameterMm', 'across')], drawing: { path: 'M0z', across: ['diameterMm'], down: ['diameterMm'], thick: 'thicknessMm' } }
+const GRID: Shape = { id: 'grid', name: 'tray', lies: 'AsSheet', sizes: [], drawing: { path: 'M0z', across: ['sheetWidthMm', 'columns'], down: ['sheetLengthMm', 'rows'], thick: 'depthMm' } }
+const COUNT: Shape = { id: 'pieces', name: 'count', lies: 'Uncounted', sizes: [size('count', 'pieces')], drawing: null }
 
 describe('the outline of a piece', () => {
-    it.each(CUTS.map((cut) => [cut.shape, cut] as const))('%s is drawn at its own size', (_, cut) => {
-        const outline = outlineOf(cut)
-        expect(outline).not.toBeNull()
-        expect(outline !== null && isFinitePath(outline.path)).toBe(true)
-        expect(outline?.width).toBeGreaterThan(0)
-        expect(outline?.height).toBeGreaterThan(0)
+    it('is as large as its sizes say, along its longer side', () => {
+        const cut: Cut = { shape: 'rectangle', widthMm: 12, lengthMm: 40, thicknessMm: 7 }
+        expect(outlineOf(cut, FINGER)).toEqual({ width: 40, height: 12, path: 'M0 0 h1 v1 h-1z' })
     })
 
-    it('lies along its longer side', () => {
-        expect(outlineOf({ shape: 'rectangle', widthMm: 12, lengthMm: 40, thicknessMm: 7 })).toMatchObject({ width: 40, height: 12 })
-        expect(outlineOf({ shape: 'grid', sheetWidthMm: 180, sheetLengthMm: 240, depthMm: 15, columns: 9, rows: 12 })).toMatchObject({ width: 20, height: 20 })
+    it('is a part of the tray where the tray is cut in columns and rows', () => {
+        expect(outlineOf({ shape: 'grid', sheetWidthMm: 180, sheetLengthMm: 240, depthMm: 15, columns: 9, rows: 12 }, GRID)).toMatchObject({ width: 20, height: 20 })
     })
 
-    it('is not drawn where a cut is only a count', () => {
-        expect(outlineOf({ shape: 'pieces', count: 24 })).toBeNull()
-        expect(outlineOf({ shape: 'slices', count: 8 })).toBeNull()
-        expect(outlineOf({ shape: 'scoop', ml: 15 })).toBeNull()
+    it('is not drawn where a cut is only a count, or the shapes are not known yet', () => {
+        expect(outlineOf({ shape: 'pieces', count: 24 }, COUNT)).toBeNull()
+        expect(outlineOf({ shape: 'pieces', count: 24 }, undefined)).toBeNull()
+    })
+
+    it('is that of the shape of the cut', () => {
+        expect(shapeOf({ shape: 'round' }, [FINGER, ROUND])).toBe(ROUND)
+        expect(shapeOf({ shape: 'star' }, [FINGER, ROUND])).toBeUndefined()
     })
 })
 
 describe('what can be dragged', () => {
-    it.each(CUTS.map((cut) => [cut.shape, cut] as const))('%s names only sizes it has', (_, cut) => {
-        for (const handle of handlesOf(cut)) expect(Object.keys(cut)).toContain(handle.key)
-        const thick = thicknessKey(cut)
-        if (thick !== null) expect(Object.keys(cut)).toContain(thick)
+    it('is one edge of a round piece and two of a finger, none of a tray or a count', () => {
+        expect(handlesOf(ROUND)).toEqual([{ key: 'diameterMm', axis: 'across', label: 'across' }])
+        expect(handlesOf(FINGER).map((one) => [one.key, one.axis, one.label])).toEqual([['lengthMm', 'across', 'long'], ['widthMm', 'down', 'wide']])
+        expect(handlesOf(GRID)).toEqual([])
+        expect(handlesOf(COUNT)).toEqual([])
+        expect(handlesOf(undefined)).toEqual([])
     })
 
-    it('has one edge for a round piece and two for a finger', () => {
-        expect(handlesOf({ shape: 'round', diameterMm: 20, thicknessMm: 6 })).toHaveLength(1)
-        expect(handlesOf({ shape: 'rectangle', widthMm: 12, lengthMm: 40, thicknessMm: 7 }).map((one) => one.axis)).toEqual(['across', 'down'])
-        expect(handlesOf({ shape: 'pieces', count: 24 })).toEqual([])
+    it('is the thickness beside it, where there is one', () => {
+        expect(thicknessKey(FINGER)).toBe('thicknessMm')
+        expect(thicknessKey(COUNT)).toBeNull()
     })
 })

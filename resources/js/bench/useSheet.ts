@@ -67,6 +67,8 @@ const KEEP_AFTER_MS = 900
 
 const sheet = useLocalStorage<Sheet>('mildbowl.sheet', { ...BLANK }, { mergeDefaults: true, deep: true })
 const answer = ref<FormulateAnswer | null>(null)
+/** The text that the answer is about. */
+const answered = ref({ text: '', steps: '' })
 const refusal = ref<{ message: string, path: string } | null>(null)
 const silent = ref<string | null>(null)
 const keeping = ref<Keeping>('blank')
@@ -143,6 +145,7 @@ export function useSheet() {
             const given = await api.formulate(asked, running.signal)
             if (mine !== turn) return
             answer.value = given
+            answered.value = { text: asked.recipe.text, steps: asked.recipe.steps ?? '' }
             refusal.value = null
             silent.value = null
             answeredIn.value = performance.now() - since
@@ -274,5 +277,5 @@ export function useSheet() {
         }
     }
 
-    return { sheet, answer, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, question, takeSwap, undoSwap, taken }
+    return { sheet, answer, answered, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, question, takeSwap, undoSwap, taken }
 }

@@ -17,7 +17,7 @@ const level = ref<Level | ''>('')
 const thing = ref('')
 const answer = ref<FormulateAnswer | null>(null)
 
-const KINDS: Record<Rule['kind'], string> = { food: 'about a food', dose: 'about a dose', condition: 'about a condition', allergy: 'about an allergy', dog: 'about a dog' }
+const KINDS: Record<Rule['kind'], string> = { food: 'about a food', dose: 'about a dose', condition: 'about a condition', allergy: 'about an allergy', dog: 'about a dog', reading: 'about what was read', label: 'about a label' }
 const MOST_SHOWN = 60
 
 onMounted(async () => {

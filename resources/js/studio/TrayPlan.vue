@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Cut, PortionOfBatch } from '../api/types.generated'
-import { outlineOf } from '../bench/outline'
+import { outlineOf, shapeOf } from '../bench/outline'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 
@@ -12,13 +12,14 @@ const problem = ref<string | null>(null)
 
 const tray = computed(() => kitchen.kitchen?.tray ?? { widthMm: 300, lengthMm: 400, gapMm: 10, atOnce: 1 })
 const plan = computed(() => props.portion.sheet)
-const outline = computed(() => outlineOf(props.portion.cut as unknown as Cut))
-const isOwnTray = computed(() => !['grid', 'mould'].includes(props.portion.cut.shape))
+const shape = computed(() => shapeOf(props.portion.cut, kitchen.choices?.shapes ?? []))
+const outline = computed(() => outlineOf(props.portion.cut as unknown as Cut, shape.value))
+const isOwnTray = computed(() => shape.value?.lies !== 'AsSheet' && shape.value?.lies !== 'InMoulds')
 /** A grid is its own tray. */
 const frame = computed(() => {
     const cut = props.portion.cut as unknown as Record<string, number>
 
-    return props.portion.cut.shape === 'grid' ? { width: cut['sheetWidthMm'] ?? 0, length: cut['sheetLengthMm'] ?? 0 } : { width: tray.value.widthMm, length: tray.value.lengthMm }
+    return shape.value?.lies === 'AsSheet' ? { width: cut['sheetWidthMm'] ?? 0, length: cut['sheetLengthMm'] ?? 0 } : { width: tray.value.widthMm, length: tray.value.lengthMm }
 })
 /** A piece lies as the plan says: its outline is turned where it lies across. */
 const turned = computed(() => outline.value !== null && plan.value !== null && Math.abs(outline.value.width - (plan.value.pieceMm[0] ?? 0)) > 0.1)
@@ -43,12 +44,12 @@ const FIELDS = [['trayWidthMm', 'tray wide, mm', 'widthMm'], ['trayLengthMm', 't
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <p v-if="plan === null" class="hint">Pieces that are only counted have no place on a tray: choose a shape with sizes.</p>
         <template v-else>
-            <p role="status"><strong>{{ plan.perSheet }}</strong> {{ portion.cut.shape === 'mould' ? 'hollows' : 'on a sheet' }}<template v-if="plan.sheets > 0">, so <strong>{{ plan.sheets }}</strong> sheet{{ plan.sheets === 1 ? '' : 's' }}<template v-if="plan.lastSheet < plan.perSheet"> (the last holds {{ plan.lastSheet }})</template> and <strong>{{ plan.rounds }}</strong> oven round{{ plan.rounds === 1 ? '' : 's' }}</template><template v-if="plan.staggered">; rows staggered</template>.<template v-if="isOwnTray"> Left free at the edges: {{ Math.round(plan.edgesMm[0] ?? 0) }} and {{ Math.round(plan.edgesMm[1] ?? 0) }} mm.</template></p>
+            <p role="status"><strong>{{ plan.perSheet }}</strong> {{ shape?.lies === 'InMoulds' ? 'hollows' : 'on a sheet' }}<template v-if="plan.sheets > 0">, so <strong>{{ plan.sheets }}</strong> sheet{{ plan.sheets === 1 ? '' : 's' }}<template v-if="plan.lastSheet < plan.perSheet"> (the last holds {{ plan.lastSheet }})</template> and <strong>{{ plan.rounds }}</strong> oven round{{ plan.rounds === 1 ? '' : 's' }}</template><template v-if="plan.staggered">; rows staggered</template>.<template v-if="isOwnTray"> Left free at the edges: {{ Math.round(plan.edgesMm[0] ?? 0) }} and {{ Math.round(plan.edgesMm[1] ?? 0) }} mm.</template></p>
             <p v-if="plan.says !== null" class="hint">{{ plan.says }}</p>
             <svg v-if="plan.at.length > 0" class="tray" :viewBox="`-4 -4 ${frame.width + 8} ${frame.length + 8}`" role="img" :aria-label="`${plan.perSheet} pieces on a tray of ${frame.width} by ${frame.length} mm`">
                 <rect x="-3" y="-3" :width="frame.width + 6" :height="frame.length + 6" rx="8" class="tray__rim" />
                 <template v-for="([x, y], n) in plan.at" :key="n">
-                    <path v-if="outline !== null" :d="outline.path" :transform="`translate(${x} ${y})${turned ? ' rotate(90)' : ''} translate(${-outline.width / 2} ${-outline.height / 2})`" class="tray__piece" :class="{ 'tray__piece--none': plan.sheets === 1 && n >= plan.lastSheet }" />
+                    <path v-if="outline !== null" :d="outline.path" :transform="`translate(${x} ${y})${turned ? ' rotate(90)' : ''} translate(${-outline.width / 2} ${-outline.height / 2}) scale(${outline.width} ${outline.height})`" vector-effect="non-scaling-stroke" class="tray__piece" :class="{ 'tray__piece--none': plan.sheets === 1 && n >= plan.lastSheet }" />
                     <circle v-else :cx="x" :cy="y" :r="(plan.pieceMm[0] ?? 0) / 2" class="tray__piece" :class="{ 'tray__piece--none': plan.sheets === 1 && n >= plan.lastSheet }" />
                 </template>
             </svg>

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Baking;
+
+use MildBowl\Core\Measuring\Weigher;
+use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Reading\ReadLine;
+use MildBowl\Core\Values\Range;
+
+/** One weighed food of a batch, with what it brings. */
+final readonly class Weighed
+{
+    private const SPREAD_OF_ESTIMATES = 0.10;
+
+    /**
+     * What the best amount of this food brings of each substance that is shown or dosed: g, mg or µg as the name says.
+     * A substance whose content is unknown is left out.
+     *
+     * @var array<string, float>
+     */
+    public array $substances;
+
+    private ?Range $kcal;
+
+    public function __construct(
+        public int $line,
+        public Ingredient $ingredient,
+        public Range $grams,
+        private string $calorieConvention,
+    ) {
+        $share = $grams->best / 100;
+        $substances = [];
+        foreach ($ingredient->contents as $substance => $per100g) {
+            $substances[$substance] = $per100g * $share;
+        }
+        $this->substances = $substances;
+        $this->kcal = $this->energy();
+    }
+
+    /** A line as it is weighed; null where it has no food or no amount. */
+    public static function read(ReadLine $line, int $index, Weigher $weigher, string $calorieConvention): ?self
+    {
+        $grams = $line->food === null ? null : $weigher->weigh($line);
+
+        return $line->food === null || $grams === null ? null : new self($index, $line->food, $grams, $calorieConvention);
+    }
+
+    /** So much of it. */
+    public function times(float $share): self
+    {
+        return new self($this->line, $this->ingredient, $this->grams->times($share), $this->calorieConvention);
+    }
+
+    /** kcal per 100 g in the chosen convention; null when the composition is unknown. */
+    public function kcalPer100g(): ?float
+    {
+        $composition = $this->ingredient->composition;
+        if ($composition === null) {
+            return null;
+        }
+
+        return $this->calorieConvention === 'modified' ? $composition->kcalModified() : $composition->kcal;
+    }
+
+    /** null when the composition is unknown. */
+    public function kcal(): ?Range
+    {
+        return $this->kcal;
+    }
+
+    private function energy(): ?Range
+    {
+        $per100g = $this->kcalPer100g();
+        if ($per100g === null) {
+            return null;
+        }
+        $kcal = $this->grams->times($per100g / 100);
+        if ($this->ingredient->confidence !== 'C') {
+            return $kcal;
+        }
+
+        return Range::of($kcal->low * (1 - self::SPREAD_OF_ESTIMATES), $kcal->best, $kcal->high * (1 + self::SPREAD_OF_ESTIMATES));
+    }
+}

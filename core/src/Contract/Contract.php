@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Contract;
+
+use MildBowl\Core\Kitchen\Kitchen;
+use MildBowl\Core\Questions\RequestRefused;
+
+/**
+ * Every question that can be asked. A new one is a class here and a row of `all()`: the console, the route, and the test that wants its
+ * schemas and its place in openapi.json follow.
+ */
+final readonly class Contract
+{
+    /** A kitchen without anything of its own, which remembers the sentences it has read: one serves a whole process. */
+    private Kitchen $shipped;
+
+    public function __construct()
+    {
+        $this->shipped = Kitchen::shipped();
+    }
+
+    /** @return non-empty-list<Answers> */
+    public static function all(): array
+    {
+        return [new Formulate, new Read, new Rescue, new Size, new Scale, new Occasion, new Week, new GiveAway, new Profile, new Swaps, new Dough, new Raid, new Label];
+    }
+
+    /** @return non-empty-list<string> */
+    public static function names(): array
+    {
+        return array_map(static fn (Answers $one): string => $one->name(), self::all());
+    }
+
+    public static function has(string $name): bool
+    {
+        return in_array($name, self::names(), true);
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws RequestRefused
+     * @throws \OutOfBoundsException when there is no such question
+     */
+    public function answer(string $name, string $json): array
+    {
+        foreach (self::all() as $one) {
+            if ($one->name() === $name) {
+                return $one->answer(Node::decode($json), $this->shipped);
+            }
+        }
+        throw new \OutOfBoundsException("There is no question \"$name\".");
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Contract;
+
+use MildBowl\Core\Clipping\Clipping;
+use MildBowl\Core\Clipping\ClippingReader;
+use MildBowl\Core\Kitchen\Kitchen;
+use MildBowl\Core\Questions\ReadQuestion;
+
+/** `read` */
+final readonly class Read implements Answers
+{
+    public function name(): string
+    {
+        return 'read';
+    }
+
+    public function says(): string
+    {
+        return 'the recipes in a text, a web page, JSON-LD or Markdown from outside';
+    }
+
+    public function answer(Node $node, Kitchen $shipped): array
+    {
+        $node->object(['version', 'content', 'kind', 'explain'])->requireVersion();
+        $explain = $node->get('explain')?->boolean() ?? false;
+        $clipped = (new ReadQuestion(
+            $shipped, $node->required('content', 'The content')->filled(ReadQuestion::LONGEST), $node->get('kind')?->choice(ClippingReader::KINDS) ?? 'auto', $explain,
+        ))->answer();
+
+        return ['version' => 1, 'recipes' => array_map(self::recipe(...), $clipped->recipes), 'notUnderstood' => $clipped->notUnderstood];
+    }
+
+    /** @return array<string, mixed> */
+    private static function recipe(Clipping $one): array
+    {
+        return [
+            'title' => $one->title, 'text' => $one->text, 'steps' => $one->steps, 'yield' => $one->yield,
+            'times' => ['prepMinutes' => $one->prepMinutes, 'bakeMinutes' => $one->bakeMinutes], 'source' => $one->source,
+        ] + ($one->doubts === null ? [] : ['doubts' => array_map(Presenter::object(...), $one->doubts)]);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Data;
+
+use MildBowl\Core\Build\Search;
+use MildBowl\Core\Build\Tables;
+
+/**
+ * The reference data as the build step wrote them: constants of the program, shared by opcache, never changed and never kept in a
+ * variable. Only the readers of this folder know their shape; everybody else asks the reader of a table for typed rows.
+ *
+ * @phpstan-type Lexicon array{first: array<string, int>, phrases: array<string, array{string, int}>}
+ * @phpstan-type EntryRow array{name: string, groups: array<string, true>, jobs: list<string>, composition: ?list<?float>, source: string, confidence: string, like?: string}
+ * @phpstan-type RuleRow array{id: string, code: string, level: string, emergency: bool, groups: list<string>, words: list<string>, unless: list<string>, when: array<string, list<string>>, message: string, advice: string, figure: string, source: string, example: string}
+ * @phpstan-type CrossRow array{allergy: string, group: string, level: string, unless: list<string>, message: string, advice: string}
+ * @phpstan-type ExclusionRow array{condition: string, groups: list<string>, unless: list<string>, message: string, advice: string, source: string}
+ * @phpstan-type BreedRow array{breed: string, terrier: bool, research: ?float, fragile: bool, note: string, groups: list<string>, kgLow: ?float, kgHigh: ?float, source: string}
+ * @phpstan-type SwapRow array{except: list<string>, in: array<string, float>, job: string, rank: float, note: string, source: string}
+ * @phpstan-type DoseRow array{code: string, substance: string, basis: string, caution: ?float, limit: ?float, unit: string, who: list<string>, message: string, advice: string, source: string}
+ * @phpstan-type FindingRow array{code: string, about: string, level: string, when: array<string, list<string>>, trigger: string, message: string, advice: string, figure: string, source: string}
+ * @phpstan-type Three array{float, float, float}
+ * @phpstan-type All array{
+ *     version: string,
+ *     entries: array<string, EntryRow>,
+ *     lexicon: Lexicon,
+ *     names: array<string, list<string>>,
+ *     forms: array<string, array<string, string>>,
+ *     formWords: array{first: array<string, int>, phrases: array<string, list<string>>},
+ *     units: array{names: array<string, string>, sizes: array<string, array<string, array{string, float}>>},
+ *     measures: array{names: array<string, string>, sizes: array<string, array{string, float, float, float}>},
+ *     densities: array<string, array<string, Three>>,
+ *     pieces: array<string, array<string, Three>>,
+ *     groupsWith: array{densities: list<string>, pieces: list<string>},
+ *     uptake: array<string, array{float, string}>,
+ *     textures: array<string, array<string, string>>,
+ *     feels: list<array<string, string>>,
+ *     heat: list<array<string, string>>,
+ *     gasMarks: list<array<string, string>>,
+ *     cores: list<array<string, string>>,
+ *     cutters: list<array<string, string>>,
+ *     actives: array<string, array<string, Three>>,
+ *     groups: array{labels: array<string, string>, aliases: array<string, string>, closure: array<string, list<string>>},
+ *     cross: array<string, list<CrossRow>>,
+ *     rules: list<RuleRow>,
+ *     rulesByGroup: array<string, list<int>>,
+ *     rulesByFood: array<string, list<int>>,
+ *     findings: array<string, list<FindingRow>>,
+ *     findingsOfDogs: list<FindingRow>,
+ *     exclusions: array<string, list<ExclusionRow>>,
+ *     conditions: array<string, array<string, string>>,
+ *     medicines: array<string, array<string, string>>,
+ *     breeds: array<string, BreedRow>,
+ *     doses: list<DoseRow>,
+ *     energy: array<string, array<string, string>>,
+ *     bites: list<array<string, string>>,
+ *     toxicDoses: list<array<string, string>>,
+ *     swaps: array<string, list<SwapRow>>,
+ *     rescueWeights: array<string, float>,
+ *     keeping: list<array<string, string>>,
+ *     claims: list<array<string, string>>,
+ *     sources: array<string, string>,
+ *     benign: array<string, true>,
+ *     verbs: array<string, true>
+ * }
+ */
+final class Compiled
+{
+    /** @return All */
+    public static function tables(): array
+    {
+        // the build step checked every row: its literal type is of no use to anybody
+        return Tables::ALL; // @phpstan-ignore return.type
+    }
+
+    /** What changes with any row of the data; it stands in every answer. */
+    public static function version(): string
+    {
+        return Tables::ALL['version'];
+    }
+
+    /** @return array{names: list<array{string, string}>, grams: array<string, list<int>>} what the search for the nearest food looks through */
+    public static function search(): array
+    {
+        return Search::ALL;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\DataCompiler;
+
+use RuntimeException;
+
+/** Writes the compiled reference data to core/build, as constants of two classes. */
+final class Build
+{
+    private const FOLDER = __DIR__.'/../../build';
+
+    /**
+     * @return string the version of the data
+     *
+     * @throws RuntimeException that names the file, the row and the column of each slip in the data
+     */
+    public static function write(): string
+    {
+        $never = __DIR__.'/../../tests/cases/never.txt';
+        $data = (new Compiler(__DIR__.'/../../data', is_file($never) ? $never : null))->compile();
+        /** @var array<string, list<string>> $names */
+        $names = $data['names'];
+        self::constant('Search', 'What the search for the nearest food looks through.', Compiler::searchIndex($names));
+        self::constant('Tables', 'The rows of core/data.', $data);
+        $version = $data['version'];
+        assert(is_string($version));
+
+        return $version;
+    }
+
+    /** Compiles where nobody has yet: core runs from a checkout of its own too. */
+    public static function unlessWritten(): void
+    {
+        if (! is_file(self::FOLDER.'/Tables.php')) {
+            self::write();
+        }
+    }
+
+    /** @param  array<string, mixed>  $array */
+    private static function constant(string $class, string $says, array $array): void
+    {
+        if (! is_dir(self::FOLDER) && ! mkdir(self::FOLDER, 0o755, true)) {
+            throw new RuntimeException(self::FOLDER.' cannot be made.');
+        }
+        $temporary = self::FOLDER."/$class.".getmypid().'.tmp';
+        $code = "<?php\n\n// Written by core/bin/compile-data.\n\nnamespace MildBowl\\Core\\Build;\n\n/** $says */\nfinal class $class\n{\n    public const ALL = ".var_export($array, true).";\n}\n";
+        if (file_put_contents($temporary, $code) === false || ! rename($temporary, self::FOLDER."/$class.php")) {
+            throw new RuntimeException(self::FOLDER."/$class.php cannot be written.");
+        }
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Dogs;
+
+use MildBowl\Core\Data\Compiled;
+
+/** A condition of conditions.csv or a medicine of medicines.csv: what is said of it, and whether a vet must agree first. */
+final readonly class Condition
+{
+    private function __construct(public string $id, public string $label, public bool $asksVet, public string $message, public string $advice, public string $source) {}
+
+    /** @return list<string> every condition */
+    public static function ids(): array
+    {
+        return array_keys(Compiled::tables()['conditions']);
+    }
+
+    /** @return list<string> every medicine */
+    public static function medicineIds(): array
+    {
+        return array_keys(Compiled::tables()['medicines']);
+    }
+
+    /** @return list<self> what a vet must agree to first for this dog, in the order of the files */
+    public static function askingVetFor(Dog $dog): array
+    {
+        $asking = [];
+        foreach ([[$dog->conditions, Compiled::tables()['conditions'], self::condition(...)], [$dog->medicines, Compiled::tables()['medicines'], self::medicine(...)]] as [$own, $rows, $of]) {
+            foreach ($own === [] ? [] : array_intersect_key($rows, array_flip($own)) as $row) {
+                $one = $of($row);
+                array_push($asking, ...$one->asksVet ? [$one] : []);
+            }
+        }
+
+        return $asking;
+    }
+
+    /** @return array<string, self> by id, in the order of the file */
+    public static function all(): array
+    {
+        return array_map(self::condition(...), Compiled::tables()['conditions']);
+    }
+
+    /** @return array<string, self> by id; one that has a message asks for the vet */
+    public static function medicines(): array
+    {
+        return array_map(self::medicine(...), Compiled::tables()['medicines']);
+    }
+
+    /** @param  array<string, string>  $row */
+    private static function condition(array $row): self
+    {
+        return new self($row['condition'], $row['label'], $row['vet'] === '1', $row['message'], $row['advice'], $row['source']);
+    }
+
+    /** @param  array<string, string>  $row */
+    private static function medicine(array $row): self
+    {
+        return new self($row['medicine'], $row['label'], $row['message'] !== '', $row['message'], $row['advice'], $row['source']);
+    }
+}

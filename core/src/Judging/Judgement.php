@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Judging;
+
+use MildBowl\Core\Baking\Bowl;
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Feeding\Lot;
+use MildBowl\Core\Feeding\Lots;
+use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Screening\Circumstances;
+use MildBowl\Core\Screening\DogFindings;
+use MildBowl\Core\Screening\Finding;
+use MildBowl\Core\Screening\Saying;
+use MildBowl\Core\Screening\Served;
+use MildBowl\Core\Values\Assumption;
+
+/** The whole answer to one question: what stands on each line and step, what each dog may have, and whether the batch is cleared. */
+final readonly class Judgement
+{
+    /** A dose finding stands on every line that brings this share of the dose, and always on the largest. */
+    private const SHARE_OF_DOSE = 0.20;
+
+    /**
+     * @param  list<list<Finding>>  $lineFindings
+     * @param  list<list<Finding>>  $stepFindings
+     * @param  list<Ration>  $rations  in the order of the dogs
+     * @param  list<DogVerdict>  $verdicts  in the same order
+     * @param  list<Assumption>  $assumptions
+     */
+    private function __construct(
+        public Bowl $bowl,
+        public Lots $lots,
+        public array $lineFindings,
+        public array $stepFindings,
+        public array $rations,
+        public array $verdicts,
+        public bool $cleared,
+        public array $assumptions,
+    ) {}
+
+    /** Read, weighed, divided, screened, rationed, judged: each takes what the one before it made, and changes none of it. */
+    public static function on(Question $question): self
+    {
+        $kitchen = $question->kitchen;
+        $recipe = $kitchen->reader->read($question->text, $question->steps);
+        $bowl = Bowl::of($recipe, $kitchen);
+        $lots = Lots::of($bowl->dough, $question->cut(), $question->texture(), $question->measured, $question->portions, $question->dogs, $kitchen->policy);
+        $screened = Screened::of($bowl, $lots, $kitchen, $question->labels, $question->confirmed);
+
+        return self::judged($question, $bowl, $lots, $screened);
+    }
+
+    private static function judged(Question $question, Bowl $bowl, Lots $lots, Screened $screened): self
+    {
+        $policy = $question->kitchen->policy;
+        $assumptions = self::assumedOfRecipe($question, $bowl, $lots);
+        $foods = $bowl->foods();
+        $rations = $own = [];
+        $lines = $screened->lines;
+        foreach ($question->dogs as $dog) {
+            $lot = $lots->for($dog);
+            $served = new Served($lot->cut, $bowl->dough, $foods);
+            $ration = Ration::of($dog, $lot->batch, $policy, $served->newTo($dog) !== []);
+            foreach ($ration->doseFindings as $dose) {
+                foreach (self::bringers($bowl, $dose->substance) as $line) {
+                    $lines[$line][] = $dose->finding;
+                }
+            }
+            $rations[] = $ration;
+            $own[] = Confirmation::settle(DogFindings::of($dog, $served, Circumstances::of([$dog], $lot->texture, $policy)), null, $question->confirmed);
+            array_push($assumptions, ...self::assumedOf($dog, $ration));
+        }
+        $lines = array_map(Finding::unique(...), $lines);
+        $all = array_merge([], ...$lines, ...$screened->steps);
+        $isEmpty = $bowl->recipe->lines === [];
+        $verdicts = array_map(static fn (Ration $ration, array $findings): DogVerdict => self::verdict($ration, $findings, $all, $isEmpty), $rations, $own);
+        $cleared = ! $isEmpty && self::openToAll($all) === null && array_filter($verdicts, static fn (DogVerdict $one): bool => ! $one->cleared) === [];
+
+        return new self($bowl, $lots, $lines, $screened->steps, $rations, $verdicts, $cleared, Assumption::distinct($assumptions));
+    }
+
+    /** @return list<int> lines that bring a fifth of a substance, and always the one that brings the most */
+    private static function bringers(Bowl $bowl, string $substance): array
+    {
+        $byLine = [];
+        foreach ($bowl->dough->weighed as $one) {
+            $byLine[$one->line] = $one->substances[$substance] ?? 0.0;
+        }
+        $total = array_sum($byLine);
+        $largest = $byLine === [] ? 0.0 : max($byLine);
+
+        return array_keys(array_filter($byLine, static fn (float $amount): bool => $amount > 0.0 && ($amount === $largest || $amount >= self::SHARE_OF_DOSE * $total)));
+    }
+
+    /**
+     * @param  list<Finding>  $own
+     * @param  list<Finding>  $all  on lines and steps
+     */
+    private static function verdict(Ration $ration, array $own, array $all, bool $isEmpty): DogVerdict
+    {
+        $dog = $ration->dog;
+        if ($ration->isReckoned() && $ration->pieces !== null && ! Ration::isAPiece($ration->pieces) && $ration->heldBy !== null) {
+            $own[] = Saying::of('too-rich', $ration->heldBy === 'age' ? 'ration-age' : 'ration')->finding($dog, ['{held}' => $ration->heldBy]);
+        }
+        $worst = null;
+        $open = $isEmpty;
+        foreach ([...$own, ...$all] as $finding) {
+            if (! $finding->concerns($dog) || $finding->confirmed) {
+                continue;
+            }
+            $open = $open || $finding->isOpen();
+            $worst = $worst === null || $finding->level->rank() < $worst->rank() ? $finding->level : $worst;
+        }
+
+        return new DogVerdict($dog, ! $open && $ration->isServed(), $worst, Finding::unique($own));
+    }
+
+    /** @return list<Assumption> */
+    private static function assumedOfRecipe(Question $question, Bowl $bowl, Lots $lots): array
+    {
+        $assumptions = [
+            ...($question->cut === null ? [new Assumption('cut-defaulted', 'No cut was given: 24 pieces assumed.')] : []),
+            ...($question->texture === null ? [new Assumption('texture-defaulted', 'No texture was given: baked as biscuit assumed.')] : []),
+            ...$bowl->assumptions,
+        ];
+        foreach ($lots->all as $lot) {
+            $oddity = $lot->cut->oddity();
+            array_push($assumptions, ...$oddity === null ? [] : [new Assumption('cut-odd', $oddity)]);
+        }
+        if ($bowl->recipe->otherAnimals !== []) {
+            $assumptions[] = new Assumption('dogs-only', 'Judged for dogs only, not for: '.implode(', ', $bowl->recipe->otherAnimals).'.');
+        }
+
+        return $assumptions;
+    }
+
+    /** @return list<Assumption> */
+    private static function assumedOf(Dog $dog, Ration $ration): array
+    {
+        return array_values(array_filter([
+            $dog->weightKg === null ? new Assumption('weight-missing', "{$dog->name} has no weight: screened, but without a ration.") : null,
+            $dog->ageMonths === null && $dog->stage === null ? new Assumption('age-missing', "{$dog->name} has no age: taken as adult.") : null,
+            $dog->neutered === null && $ration->energy->row === 'adult-neutered' ? new Assumption('neuter-missing', "{$dog->name}: not known whether neutered; the lower energy of a neutered dog taken.") : null,
+            $dog->expectedAdultWeightKg !== null && $dog->weightKg !== null && $dog->expectedAdultWeightKg < $dog->weightKg
+                ? new Assumption('expected-weight-low', "{$dog->name}: the expected adult weight is under the present one; taken as grown.") : null,
+            $dog->bodyCondition === null ? new Assumption('body-condition-missing', "{$dog->name} has no body condition: taken as ideal.") : null,
+            $ration->energy->note !== null ? new Assumption('energy-school', "{$dog->name}: {$ration->energy->note}") : null,
+        ]));
+    }
+
+    /** @param  list<Finding>  $findings */
+    private static function openToAll(array $findings): ?Finding
+    {
+        foreach ($findings as $finding) {
+            if ($finding->dog === null && $finding->isOpen()) {
+                return $finding;
+            }
+        }
+
+        return null;
+    }
+
+    /** What stands against giving it to any dog at all; null when nothing does. */
+    public function stopsEveryDog(): ?string
+    {
+        return self::openToAll(array_merge([], ...$this->lineFindings, ...$this->stepFindings))?->message;
+    }
+
+    /** Why a dog may not have this recipe, whatever the size of a piece; null when nothing stands against it. */
+    public function whyNotCleared(Dog $dog): ?Obstacle
+    {
+        if ($this->bowl->recipe->lines === []) {
+            return new Obstacle('There is no line with a food in it yet.', false);
+        }
+        $worst = null;
+        foreach ([...$this->verdictOf($dog)->findings, ...array_merge([], ...$this->lineFindings, ...$this->stepFindings)] as $finding) {
+            if ($finding->concerns($dog) && $finding->isOpen() && ($worst === null || $finding->level->rank() < $worst->level->rank())) {
+                $worst = $finding;
+            }
+        }
+
+        return $worst === null ? null : new Obstacle("{$dog->name} is not cleared: {$worst->message}", $worst->level->canBeConfirmed());
+    }
+
+    public function lotOf(Dog $dog): Lot
+    {
+        return $this->lots->for($dog);
+    }
+
+    /** @throws \OutOfBoundsException when the dog is not at the table */
+    public function rationOf(Dog $dog): Ration
+    {
+        foreach ($this->rations as $ration) {
+            if ($ration->dog->key() === $dog->key()) {
+                return $ration;
+            }
+        }
+        throw new \OutOfBoundsException("No dog called {$dog->name} is at the table.");
+    }
+
+    /** @throws \OutOfBoundsException when the dog is not at the table */
+    public function verdictOf(Dog $dog): DogVerdict
+    {
+        foreach ($this->verdicts as $verdict) {
+            if ($verdict->dog->key() === $dog->key()) {
+                return $verdict;
+            }
+        }
+        throw new \OutOfBoundsException("No dog called {$dog->name} is at the table.");
+    }
+
+    /** Pieces that leave a lot in a day, by the dogs that are cleared. */
+    public function piecesADay(Lot $lot): float
+    {
+        $pieces = 0.0;
+        foreach ($this->rations as $n => $ration) {
+            $pieces += $lot->isFor($ration->dog) && $this->verdicts[$n]->cleared ? $ration->pieces ?? 0.0 : 0.0;
+        }
+
+        return $pieces;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Judging;
+
+use MildBowl\Core\Baking\Cut;
+use MildBowl\Core\Baking\Measured;
+use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Feeding\AskedPortion;
+use MildBowl\Core\Kitchen\Kitchen;
+
+/** The question: this recipe, these dogs, in this kitchen. */
+final readonly class Question
+{
+    public const LONGEST_TEXT = 20000;
+
+    public const MOST_LINES = 200;
+
+    /**
+     * @param  list<Dog>  $dogs
+     * @param  list<BoundLabel>  $labels
+     * @param  list<Confirmation>  $confirmed
+     * @param  list<AskedPortion>  $portions  shares of the dough with their own cut and texture
+     * @param  bool  $explain  whether the asker wants to know how each figure was made
+     */
+    public function __construct(
+        public Kitchen $kitchen,
+        public string $text,
+        public string $steps,
+        public ?Cut $cut = null,
+        public ?Texture $texture = null,
+        public array $dogs = [],
+        public array $labels = [],
+        public array $confirmed = [],
+        public Measured $measured = new Measured,
+        public array $portions = [],
+        public bool $explain = false,
+    ) {}
+
+    /** The same question about another text; nothing is explained. */
+    public function withText(string $text, string $steps): self
+    {
+        return new self($this->kitchen, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, $this->measured, $this->portions);
+    }
+
+    /** The same question about another cut of the whole dough, which nobody has measured yet. */
+    public function withCut(Cut $cut): self
+    {
+        return new self($this->kitchen, $this->text, $this->steps, $cut, $this->texture, $this->dogs, $this->labels, $this->confirmed);
+    }
+
+    public function texture(): Texture
+    {
+        return $this->texture ?? Texture::assumed();
+    }
+
+    public function cut(): Cut
+    {
+        return $this->cut ?? Cut::assumed();
+    }
+
+    /** The dog that an id or a name means; null when it is not at the table. */
+    public function dog(string $idOrName): ?Dog
+    {
+        foreach ($this->dogs as $dog) {
+            if ($dog->isCalled($idOrName)) {
+                return $dog;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Measuring;
+
+use MildBowl\Core\Pantry\Lexicon;
+use MildBowl\Core\Reading\LineReader;
+use MildBowl\Core\Reading\ReadLine;
+
+/** Writes an amount of a food as a line, in the units the recipe uses, so that it reads back as what was meant. */
+final class LineWriter
+{
+    private const GRAMS_OF_EGG = 50.0;
+
+    private const MEASURED = ['g', 'kg', 'mg', 'ml', 'l', 'dl', 'cl', 'oz', 'lb'];
+
+    /** @var array<string, string> names found before, remembered */
+    private array $names = [];
+
+    public function __construct(private readonly LineReader $reader, private readonly Weigher $weigher, private readonly bool $byWeight) {}
+
+    /** Whether most of a recipe's amounts are weights. */
+    public static function isByWeight(ReadLine ...$lines): bool
+    {
+        $weighed = $all = 0;
+        foreach ($lines as $line) {
+            foreach ($line->amounts as $amount) {
+                $all++;
+                $weighed += in_array($amount->unit, self::MEASURED, true) ? 1 : 0;
+            }
+        }
+
+        return $all > 0 && 2 * $weighed > $all;
+    }
+
+    /** In cups and spoons where that comes within a share of what is meant, else in grams. */
+    public function nearly(string $ingredient, float $grams, float $within, ?ReadLine $like = null): string
+    {
+        $text = $this->write($ingredient, $grams, $like);
+        $read = $this->weigher->weigh($this->reader->read($text));
+
+        return $read !== null && abs($read->best - $grams) <= $within ? $text : round($grams).' g '.$this->name($ingredient);
+    }
+
+    public function write(string $ingredient, float $grams, ?ReadLine $like = null): string
+    {
+        $name = $this->name($ingredient);
+        if ($ingredient === 'egg') {
+            $eggs = max(1, (int) round($grams / self::GRAMS_OF_EGG));
+
+            return $eggs === 1 ? '1 large egg' : "$eggs large eggs";
+        }
+        $unit = $like?->amounts[0]->unit ?? null;
+        $byWeight = $unit === null ? $this->byWeight : in_array($unit, self::MEASURED, true);
+        $measure = null;
+        if (! $byWeight) {
+            $line = $this->reader->read("1 cup $name");
+            $cup = $this->weigher->weigh($line);
+            $measure = $cup === null || $line->food?->id !== $ingredient ? null : $this->weigher->measure($line, $cup->times($cup->best > 0 ? $grams / $cup->best : 0.0));
+        }
+        if ($measure === null || $measure === 'a pinch') {
+            $measure = $grams >= 10 ? round($grams).' g' : max(0.1, round($grams, 1)).' g';
+        }
+
+        return "$measure $name";
+    }
+
+    /** A name of the food that reads back as that food. */
+    public function name(string $ingredient): string
+    {
+        return $this->names[$ingredient] ??= $this->readable($ingredient);
+    }
+
+    private function readable(string $ingredient): string
+    {
+        foreach ([$this->reader->catalogue->get($ingredient)->name, ...Lexicon::namesOf($ingredient)] as $name) {
+            $line = $this->reader->read("100 g $name");
+            if ($line->food?->id === $ingredient && $line->unread === [] && $line->others === [] && $line->alternatives === []) {
+                return $name;
+            }
+        }
+
+        return str_replace('-', ' ', $ingredient);
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Measuring;
+
+use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Reading\Amount;
+use MildBowl\Core\Reading\ReadLine;
+use MildBowl\Core\Values\Range;
+
+/** Turns the amounts of a line into grams, through densities by form, piece weights and the kitchen's own cup. */
+final readonly class Weigher
+{
+    /** Share of a tin that is left once its liquid is poured off, and groups that are tinned in liquid. */
+    private const DRAINED = [0.55, 0.60, 0.70];
+
+    private const IN_LIQUID = ['legume', 'tinned-fish'];
+
+    /** What a purpose stands for when a line gives no amount: grams low, best, high. */
+    private const PURPOSES = [
+        'dusting' => [10.0, 15.0, 25.0],
+        'greasing' => [2.0, 5.0, 10.0],
+        'taste' => [0.3, 1.0, 3.0],
+    ];
+
+    public function __construct(public string $units) {}
+
+    /**
+     * Grams of a line's own food; null when the line gives no amount that can be weighed.
+     */
+    public function weigh(ReadLine $line): ?Range
+    {
+        $ingredient = $line->food;
+        $grams = null;
+        $sums = false;
+        $previous = null;
+        foreach ($line->amounts as $amount) {
+            $mass = $ingredient === null ? $this->massOnly($amount) : $this->one($amount, $ingredient, $line);
+            if ($mass === null) {
+                $previous ??= $amount;
+
+                continue;
+            }
+            if ($previous === null) {
+                $grams = $mass;
+            } elseif ($this->adds($previous, $amount, $line)) {
+                $grams = $grams === null ? $mass : $grams->plus($mass);
+                $sums = true;
+            } elseif (! $sums && $this->isMass($amount) && ! $this->isMass($previous)) {
+                // "1 cup (120 g)": the weighed figure is the better one
+                $grams = $mass;
+            } elseif ($grams === null) {
+                $grams = $mass;
+            }
+            $previous = $amount;
+        }
+        if ($grams === null && $ingredient !== null && $line->amounts === []) {
+            if ($line->purpose !== null) {
+                return Range::of(...self::PURPOSES[$line->purpose]);
+            }
+            if ($ingredient->id === 'water' || $ingredient->id === 'ice') {
+                return Range::of(0, 30, 60);
+            }
+        }
+
+        return $grams;
+    }
+
+    /** Whether the line gives no amount and needs none ("to taste", "for dusting", water). */
+    public function isDefault(ReadLine $line): bool
+    {
+        return $line->amounts === [] && ($line->purpose !== null || in_array($line->food?->id, ['water', 'ice'], true));
+    }
+
+    /** The same grams in the kitchen's own cups and spoons; null for what is counted or has no density. */
+    public function measure(ReadLine $line, Range $grams): ?string
+    {
+        $ingredient = $line->food;
+        $perMl = $ingredient === null ? null : $this->gramsPerMl($ingredient, $line);
+
+        return $perMl === null || $perMl->best <= 0.0 ? null : KitchenMeasure::of($grams->best / $perMl->best, $this->units);
+    }
+
+    private function adds(Amount $previous, Amount $amount, ReadLine $line): bool
+    {
+        $joint = $line->keys[$amount->from - 1] ?? '';
+
+        return $amount->from - $previous->to <= 1 && (in_array($joint, ['+', 'plus', 'and', '&'], true) || $amount->from === $previous->to);
+    }
+
+    private function isMass(Amount $amount): bool
+    {
+        return Unit::isMass($this->units, $amount->unit);
+    }
+
+    private function massOnly(Amount $amount): ?Range
+    {
+        $unit = Unit::in($this->units, $amount->unit);
+
+        return $unit?->isMass === true ? $unit->size->timesRange($amount->quantity) : null;
+    }
+
+    private function one(Amount $amount, Ingredient $ingredient, ReadLine $line): ?Range
+    {
+        $unit = Unit::in($this->units, $amount->unit);
+        if ($unit !== null) {
+            return $this->sized($unit, $amount, $ingredient, $line);
+        }
+        if ($amount->contents !== null) {
+            $inside = $this->one($amount->contents, $ingredient, $line);
+
+            return $inside === null ? null : $this->drained($inside->timesRange($amount->quantity), $ingredient, $line);
+        }
+        if ($amount->unit === 'each' && $ingredient->gramsEach !== null) {
+            return $ingredient->gramsEach->timesRange($amount->quantity);
+        }
+        // "3 peppermint leaves": the leaf is part of the name, but it is what was counted
+        $leaves = $amount->unit === 'each' && in_array('leaf', $line->keys, true)
+            ? new Amount($amount->quantity, 'leaf', null, $amount->from, $amount->to) : $amount;
+        $piece = PieceWeight::of($ingredient, $leaves->unit, $leaves->size) ?? PieceWeight::of($ingredient, $amount->unit, $amount->size);
+        if ($piece !== null) {
+            return $piece->timesRange($amount->quantity);
+        }
+        $measure = Unit::measure($amount->unit);
+
+        return $measure === null ? null : $this->sized($measure, $amount, $ingredient, $line);
+    }
+
+    private function sized(Unit $unit, Amount $amount, Ingredient $food, ReadLine $line): ?Range
+    {
+        $size = $unit->size->timesRange($amount->quantity);
+
+        return $unit->isMass ? $size : $this->gramsPerMl($food, $line)?->timesRange($size);
+    }
+
+    private function drained(Range $grams, Ingredient $ingredient, ReadLine $line): Range
+    {
+        foreach (self::IN_LIQUID as $group) {
+            if ($ingredient->inGroup($group) && ! $ingredient->inGroup('nut-butter')) {
+                if ($line->hasForm('drained')) {
+                    return Range::of($grams->low * self::DRAINED[0], $grams->best * self::DRAINED[1], $grams->high * self::DRAINED[2]);
+                }
+
+                return $line->hasForm('undrained') ? $grams : Range::of($grams->low * self::DRAINED[0], $grams->best * 0.8, $grams->high);
+            }
+        }
+
+        return $grams;
+    }
+
+    /** Grams in a millilitre of this food in the form the line states; null when no density is known. */
+    private function gramsPerMl(Ingredient $food, ReadLine $line): ?Range
+    {
+        // a kitchen weighs its own food by its own cup
+        return $food->gramsPerCup?->times(1 / Unit::millilitres($this->units, 'cup')) ?? Density::of($food, $line->forms);
+    }
+}

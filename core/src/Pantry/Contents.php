@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Pantry;
+
+use MildBowl\Core\Data\Compiled;
+
+/** What a food brings of each substance that is shown or dosed: its composition, and the actives of actives.csv. */
+final class Contents
+{
+    /** Groups whose vitamin A is retinol: carotene of plants is no vitamin A until the body makes it so, and cannot overdose. */
+    private const OF_ANIMAL = ['meat', 'organ', 'fish', 'shellfish', 'egg', 'dairy', 'animal-fat', 'liver-organ'];
+
+    /** @return array<string, float> in 100 g: g, mg or µg as the name says; a substance whose content is unknown is left out */
+    public static function of(Ingredient $food): array
+    {
+        $c = $food->composition;
+        $found = $c === null ? [] : [
+            'waterG' => $c->waterG, 'proteinG' => $c->proteinG, 'fatG' => $c->fatG, 'carbohydrateG' => $c->carbohydrateG,
+            'fibreG' => $c->fibreG, 'sugarsG' => $c->sugarsG, 'ashG' => $c->ashG, 'sodiumMg' => $c->sodiumMg, 'calciumMg' => $c->calciumMg,
+            'phosphorusMg' => $c->phosphorusMg, 'potassiumMg' => $c->potassiumMg, 'copperMg' => $c->copperMg,
+            'vitaminAUg' => $c->vitaminAUg, 'vitaminDUg' => $c->vitaminDUg,
+            'retinolUg' => $food->inAny(self::OF_ANIMAL) ? $c->vitaminAUg : 0.0,
+            'addedSugarG' => $food->inAny(['added-sugar', 'added-sugar-part']) ? $c->sugarsG : 0.0,
+            'newFibreG' => $food->inAny(['new-fibre', 'bran']) ? $c->fibreG : 0.0,
+        ];
+        foreach (Compiled::tables()['actives'][$food->id] ?? [] as $substance => $content) {
+            $found[$substance] = $content[1];
+        }
+
+        return array_filter($found, static fn (?float $one): bool => $one !== null);
+    }
+}

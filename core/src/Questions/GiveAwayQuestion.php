@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Questions;
+
+use MildBowl\Core\Baking\Batch;
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Dogs\Stage;
+use MildBowl\Core\Dogs\Weight;
+use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Judging\Judgement;
+use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Kitchen\Policy;
+use MildBowl\Core\Telling\Story;
+
+/** `give-away`: pieces a day by body weight, for a jar that is given away to dogs nobody here knows. */
+final readonly class GiveAwayQuestion
+{
+    private const WEIGHTS = [2.0, 4.0, 6.0, 8.0, 10.0, 15.0, 20.0, 25.0, 30.0, 40.0, 50.0];
+
+    public function __construct(private Question $question) {}
+
+    public function answer(): GiveAwayAnswer
+    {
+        $judgement = Judgement::on($this->question);
+        $policy = $this->question->kitchen->policy;
+        // a stranger's dog gets no measured garlic
+        $careful = new Policy($policy->energySchool, $policy->calorieConvention, 'avoid', $policy->units, $policy->pseudoGrains, $policy->budgetPercent);
+        $cut = $this->question->cut();
+        $batch = new Batch($judgement->bowl->dough, $cut, $this->question->texture(), $this->question->measured);
+        $rows = [];
+        foreach (self::WEIGHTS as $kg) {
+            $dog = new Dog('any', $kg, 48.0, neutered: true, bodyCondition: 5, activity: 'inactive', stage: Stage::Adult);
+            $ration = Ration::of($dog, $batch, $careful, false);
+            $rows[] = new GiveAwayRow(
+                $kg, round($kg / Weight::KG_PER_LB), $ration->pieces, $ration->budget->kcal ?? 0.0,
+                Story::holds($ration->heldBy), $cut->largestMm() !== null && $cut->largestMm() > ($dog->safeBiteMm() ?? INF),
+            );
+        }
+
+        return new GiveAwayAnswer($rows, $judgement->stopsEveryDog(), 'For a healthy, grown, quiet, neutered dog at an ideal weight. Not for puppies, for dogs with a condition or an allergy, or on medicine: ask the vet.');
+    }
+}

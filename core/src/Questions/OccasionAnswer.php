@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Questions;
+
+use MildBowl\Core\Values\Figure;
+
+/** What an occasion borrows, or why it cannot be. */
+final readonly class OccasionAnswer
+{
+    /** @param  ?int  $daysWithout  days after it without other treats */
+    public function __construct(
+        public bool $possible,
+        public ?string $why,
+        public float $mostPieces,
+        public ?float $kcal,
+        public ?float $budgetKcal,
+        public ?int $daysWithout,
+        public ?float $holdBackGrams,
+        public string $says,
+    ) {}
+
+    public static function refused(string $why, float $mostPieces): self
+    {
+        return new self(false, $why, $mostPieces, null, null, null, null, $mostPieces > 0 ? $why.' At most '.Figure::of($mostPieces).'.' : $why);
+    }
+}

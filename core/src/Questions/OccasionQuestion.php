@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Questions;
+
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Feeding\Limit;
+use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Judging\Judgement;
+use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Telling\Story;
+use MildBowl\Core\Values\Figure;
+
+/**
+ * `occasion`: a birthday slice is more than a day allows. It may borrow the treat budgets of up to seven following days, and a meal
+ * hold-back of at most a quarter of that day's food; doses and conditions are never borrowed against (reference, page 2).
+ */
+final readonly class OccasionQuestion
+{
+    private const MOST_DAYS = 7;
+
+    private const MEAL_SHARE = 0.25;
+
+    public function __construct(private Question $question, private Dog $dog, private float $pieces) {}
+
+    public function answer(): OccasionAnswer
+    {
+        $judgement = Judgement::on($this->question);
+        $open = $judgement->whyNotCleared($this->dog);
+        $ration = $judgement->rationOf($this->dog);
+        $kcal = $judgement->lotOf($this->dog)->batch->pieceKcal->best;
+        $budget = $ration->budget->kcal;
+        $name = $this->dog->name;
+        if ($open !== null || $budget === null || $ration->energy->dailyKcal === null || $this->dog->weightKg === null) {
+            return OccasionAnswer::refused($open->why ?? "$name has no treat budget".($this->dog->weightKg === null ? ' without a weight.' : ': the vet decides.'), 0.0);
+        }
+        $most = INF;
+        $heldBy = null;
+        foreach ($ration->limits as $limit) {
+            if ($limit->code !== Limit::BUDGET && $limit->piecesPerDay < $most) {
+                [$most, $heldBy] = [$limit->piecesPerDay, $limit->code];
+            }
+        }
+        $today = $ration->budget->left($this->dog) ?? 0.0;
+        $byBudget = $kcal > 0 ? ($today + self::MOST_DAYS * $budget) / $kcal : INF;
+        if ($this->pieces > min($most, $byBudget) + 1e-9) {
+            $allowed = min($most, $byBudget) === INF ? 0.0 : Ration::quarters(min($most, $byBudget));
+
+            return OccasionAnswer::refused($most < $byBudget
+                ? 'Held by '.Story::holds($heldBy).', and that is never borrowed against.'
+                : 'Even with seven days without other treats that is too much.', $allowed);
+        }
+        $spent = $this->pieces * $kcal;
+        $days = $spent <= $today + 1e-9 || $budget <= 0 ? 0 : (int) ceil(($spent - $today) / $budget - 1e-9);
+        $food = $this->dog->foodKcalPer100g;
+        $mealKcal = min($spent, self::MEAL_SHARE * $ration->energy->dailyKcal->best);
+        $says = Figure::of($this->pieces)." for $name: ".Figure::of($spent).' kcal against '.Figure::of($today).' left today'
+            .($days === 0 ? '. Nothing is borrowed.' : '; then '.($days === 1 ? 'one day' : "$days days").' without other treats.')
+            .($food === null ? '' : ' Hold back '.Figure::grams(100 * $mealKcal / $food).' of its food that day'.($mealKcal < $spent ? ', a quarter of it and no more.' : '.'));
+
+        return new OccasionAnswer(
+            true, null, min($most, $byBudget) === INF ? $this->pieces : Ration::quarters(min($most, $byBudget)), $spent, $budget, $days, $food === null ? null : 100 * $mealKcal / $food, $says,
+        );
+    }
+}

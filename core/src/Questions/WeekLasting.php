@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Questions;
+
+/** How long one treat lasts all dogs. */
+final readonly class WeekLasting
+{
+    /** @param  ?string  $until  the last day; null where no first day was said, or nobody eats it */
+    public function __construct(public string $treat, public float $pieces, public float $piecesPerDay, public float $kcalPerPiece, public ?float $daysItLasts, public ?string $until) {}
+}

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Raid;
+
+use MildBowl\Core\Baking\Batch;
+use MildBowl\Core\Baking\Cut;
+use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Baking\Weighed;
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Kitchen\Kitchen;
+use MildBowl\Core\Kitchen\Policy;
+use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Screening\Circumstances;
+use MildBowl\Core\Screening\Finding;
+use MildBowl\Core\Screening\LabelReader;
+use MildBowl\Core\Screening\Screener;
+use MildBowl\Core\Values\Level;
+use MildBowl\Core\Values\Range;
+
+/** What was taken: its energy, what of each poison it held, what is on the never list, and what nobody could read. */
+final readonly class Loot
+{
+    private const MG_SODIUM_PER_G_SALT = 393.0;
+
+    /** From so much sodium on, in mg per 100 g, a food counts as salt. */
+    private const SALTY = 400.0;
+
+    /**
+     * @param  array<string, Range>  $substances  of all that was taken, by the names of toxic-doses.csv
+     * @param  list<NeverFood>  $never
+     * @param  list<string>  $ingredients
+     * @param  list<string>  $unread
+     */
+    private function __construct(public string $what, public ?Range $kcal, public array $substances, public array $never, public array $ingredients, public array $unread) {}
+
+    /** Foods as a person writes them, or so many pieces of a recipe. */
+    public static function ofText(string $text, Kitchen $kitchen, ?float $pieces, ?Cut $cut, ?string $title = null): self
+    {
+        $weigher = $kitchen->weigher();
+        $screener = self::screener($kitchen);
+        $weighed = $never = $ingredients = $unread = [];
+        foreach ($kitchen->reader->read($text, '')->lines as $index => $line) {
+            $ingredients[] = $line->text;
+            foreach ($line->foods() as $food) {
+                array_push($never, ...self::never($screener->foods([$food], $line->says(...)), $food->name));
+                array_push($never, ...self::onOwnLabel($food, $kitchen, $screener));
+            }
+            $one = Weighed::read($line, $index, $weigher, $kitchen->policy->calorieConvention);
+            if (! $line->isUnderstood()) {
+                $unread[] = $line->text;
+            } elseif ($one === null) {
+                $unread[] = "how much of {$line->text}";
+            }
+            if ($one !== null) {
+                $weighed[] = $one;
+            }
+        }
+        $dough = new Dough($weighed);
+        $share = Range::exact(1);
+        if ($pieces !== null) {
+            $count = (new Batch($dough, $cut ?? Cut::assumed(), Texture::assumed()))->count->best;
+            $share = Range::exact($count > 0 ? min(1.0, $pieces / $count) : 0.0);
+        }
+        $substances = [];
+        foreach ($weighed as $one) {
+            foreach (self::of($one->ingredient, $one->grams->timesRange($share)) as $substance => $amount) {
+                $substances[$substance] = isset($substances[$substance]) ? $substances[$substance]->plus($amount) : $amount;
+            }
+        }
+        $what = $pieces === null ? ($title ?? implode(', ', array_slice($ingredients, 0, 6))) : rtrim(rtrim(number_format($pieces, 2), '0'), '.').' pieces of '.($title ?? 'a batch');
+
+        return new self($what, $weighed === [] ? null : $dough->kcal->timesRange($share), $substances, self::distinct($never), $pieces === null && $title === null ? [] : $ingredients, $unread);
+    }
+
+    /**
+     * So many grams of a product. What stands later in a list weighs no more than what stands before it, so the n-th part is at most
+     * 1/n of the whole.
+     */
+    public static function ofProduct(string $name, string $list, float $grams, Kitchen $kitchen): self
+    {
+        $screener = self::screener($kitchen);
+        $substances = $never = $ingredients = $unread = [];
+        $place = 0;
+        foreach (LabelReader::read($list, $kitchen->reader->lines) as $part) {
+            if ($part->trace) {
+                continue;
+            }
+            $ingredients[] = $part->text;
+            $place += $part->depth === 0 ? 1 : 0;
+            $share = $part->percent !== null ? Range::exact($part->percent / 100) : Range::of(0, 0.5 / max(1, $place), 1 / max(1, $place));
+            foreach ($part->lines as $line) {
+                if ($line->food === null) {
+                    $unread[] = $part->text;
+                }
+                foreach ($line->foods() as $food) {
+                    array_push($never, ...self::never($screener->foods([$food], $line->says(...)), $food->name));
+                    foreach (self::of($food, $share->times($grams)) as $substance => $amount) {
+                        $substances[$substance] = isset($substances[$substance]) ? $substances[$substance]->plus($amount) : $amount;
+                    }
+                }
+            }
+        }
+
+        return new self(number_format($grams).' g of '.$name, null, $substances, self::distinct($never), $ingredients, $unread);
+    }
+
+    /** Nobody's allergy and no heat matter here: only what is never allowed. */
+    private static function screener(Kitchen $kitchen): Screener
+    {
+        return new Screener(Circumstances::of([], Texture::of('none'), new Policy), $kitchen->reader->lines);
+    }
+
+    /** @return array<string, Range> */
+    private static function of(Ingredient $food, Range $grams): array
+    {
+        $held = [];
+        foreach (Compiled::tables()['actives'][$food->id] ?? [] as $substance => $content) {
+            $held[$substance] = Range::of(...$content)->times(1 / 100)->timesRange($grams);
+        }
+        $sodium = $food->composition?->sodiumMg;
+        if (! isset($held['saltG']) && $sodium !== null && $sodium >= self::SALTY) {
+            $held['saltG'] = $grams->times($sodium / self::MG_SODIUM_PER_G_SALT / 100);
+        }
+
+        return $held;
+    }
+
+    /**
+     * What the list of a kitchen's own food names.
+     *
+     * @return list<NeverFood>
+     */
+    private static function onOwnLabel(Ingredient $food, Kitchen $kitchen, Screener $screener): array
+    {
+        $own = $kitchen->catalogue->own($food->id);
+
+        return $own?->ingredients === null ? [] : self::never($screener->label($own->names[0], $own->ingredients), $food->name);
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<NeverFood>
+     */
+    private static function never(array $findings, string $food): array
+    {
+        $never = [];
+        foreach ($findings as $finding) {
+            if ($finding->level === Level::Never) {
+                $never[] = new NeverFood($food, $finding->message, $finding->figure, $finding->emergency);
+            }
+        }
+
+        return $never;
+    }
+
+    /**
+     * @param  list<NeverFood>  $never
+     * @return list<NeverFood>
+     */
+    private static function distinct(array $never): array
+    {
+        $distinct = [];
+        foreach ($never as $one) {
+            $distinct[$one->message] = $one;
+        }
+
+        return array_values($distinct);
+    }
+}

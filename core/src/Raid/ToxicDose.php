@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Raid;
+
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Data\Sources;
+
+/** A row of toxic-doses.csv: from how much of a substance per kg signs begin, and how they go on. */
+final readonly class ToxicDose
+{
+    /**
+     * @param  string  $unit  of the amounts per kg
+     * @param  non-empty-list<Threshold>  $thresholds  the least first
+     */
+    private function __construct(public string $substance, public string $name, public string $unit, public array $thresholds, public string $remark, public string $source) {}
+
+    /** @return list<self> */
+    public static function all(): array
+    {
+        $all = [];
+        foreach (Compiled::tables()['toxicDoses'] as $row) {
+            $thresholds = [];
+            foreach (explode('|', $row['thresholds']) as $threshold) {
+                [$at, $sign] = explode('=', $threshold, 2);
+                $thresholds[] = new Threshold((float) $at, $sign);
+            }
+            $all[] = new self($row['substance'], $row['name'], $row['unit'], $thresholds, $row['remark'], Sources::name($row['source']));
+        }
+
+        return $all;
+    }
+
+    /** The worst sign that so much per kg may bring; null under all of them. */
+    public function reachedAt(float $perKg): ?string
+    {
+        $reached = null;
+        foreach ($this->thresholds as $threshold) {
+            $reached = $perKg >= $threshold->at ? $threshold->sign : $reached;
+        }
+
+        return $reached;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Reading;
+
+use MildBowl\Core\Values\Range;
+
+/**
+ * One amount of a line: a number and the unit it counts. `unit` is an id of units.csv or measures.csv, or
+ * "each", "slice", "stalk", "leaf", "sprig", "bunch", "tin", "packet", "juice-of", "zest-of".
+ */
+final readonly class Amount
+{
+    /**
+     * @param  ?string  $size  small, medium or large, for a counted piece
+     * @param  int  $from  index of the first token that belongs to it
+     * @param  int  $to  index after the last
+     * @param  ?self  $contents  what one tin or packet holds, when said
+     */
+    public function __construct(
+        public Range $quantity,
+        public string $unit,
+        public ?string $size,
+        public int $from,
+        public int $to,
+        public ?self $contents = null,
+    ) {}
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Values;
+
+/** A figure as a person reads it. */
+final class Figure
+{
+    /** No false precision: three figures at most, and no decimals where they say nothing. */
+    public static function of(float $value): string
+    {
+        $decimals = match (true) {
+            $value >= 100, floor($value) === $value => 0,
+            $value >= 10 => 1,
+            $value >= 0.1 => 2,
+            default => 4,
+        };
+        $text = number_format($value, $decimals, '.', '');
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    public static function grams(float $grams): string
+    {
+        return self::of($grams).' g';
+    }
+}
