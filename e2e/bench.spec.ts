@@ -149,7 +149,7 @@ test('amounts switch between grams and cups', async ({ page }) => {
 test('the newest answer stays when an older one comes late', async ({ page }) => {
     await openBench(page)
     let first = true
-    await page.route('**/api/formulate', async (route) => {
+    await page.route('**/api/ask/formulate', async (route) => {
         if (first) {
             first = false
             await new Promise((resolve) => setTimeout(resolve, 800))
@@ -166,10 +166,10 @@ test('the newest answer stays when an older one comes late', async ({ page }) =>
 
 test('a kitchen that does not answer says so and keeps the sheet', async ({ page }) => {
     await openBench(page)
-    await page.route('**/api/formulate', (route) => route.abort())
+    await page.route('**/api/ask/formulate', (route) => route.abort())
     await write(page, '2 cups oat flour')
     await expect(page.getByText('The kitchen does not answer. What you typed is kept in this browser.')).toBeVisible()
-    await page.unroute('**/api/formulate')
+    await page.unroute('**/api/ask/formulate')
     await page.getByRole('button', { name: 'Ask again' }).click()
     await expect(row(page, 1)).toContainText('192 g')
 })

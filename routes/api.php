@@ -7,6 +7,7 @@ use App\Http\Controllers\ConfirmationController;
 use App\Http\Controllers\CoreController;
 use App\Http\Controllers\DogController;
 use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\KitchenQuestionController;
 use App\Http\Controllers\LabelShelfController;
 use App\Http\Controllers\OwnFoodController;
 use App\Http\Controllers\OwnNameController;
@@ -33,6 +34,9 @@ Route::get('choices', ChoicesController::class)->name('choices');
 Route::middleware('kitchen')->group(function (): void {
     Route::get('kitchen', [KitchenController::class, 'show'])->name('kitchen.show');
     Route::patch('kitchen', [KitchenController::class, 'update'])->name('kitchen.update');
+    foreach (Contract::names() as $question) {
+        Route::post("ask/$question", KitchenQuestionController::class)->name("ask.$question");
+    }
     Route::put('table', TableController::class)->name('table.update');
     Route::apiResource('dogs', DogController::class);
     Route::apiResource('dogs.weighings', WeighingController::class)->only(['index', 'store', 'destroy']);

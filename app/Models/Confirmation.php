@@ -14,7 +14,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $code
  * @property string $level
  * @property ?string $line
- * @property ?string $dog
+ * @property ?string $dog as it was called when it was said
+ * @property ?string $dog_id
  * @property ?string $recipe_title
  * @property string $words
  * @property string $said_by
@@ -26,7 +27,7 @@ final class Confirmation extends Model
 {
     use BelongsToKitchen, HasUuids;
 
-    protected $fillable = ['code', 'level', 'line', 'dog', 'recipe_title', 'words', 'said_by', 'data_version', 'said_at', 'taken_back_at'];
+    protected $fillable = ['code', 'level', 'line', 'dog', 'dog_id', 'recipe_title', 'words', 'said_by', 'data_version', 'said_at', 'taken_back_at'];
 
     /** @var array<string, string> */
     protected $casts = ['said_at' => 'immutable_datetime', 'taken_back_at' => 'immutable_datetime'];

@@ -17,7 +17,6 @@ use App\Models\Recipe;
 use App\Models\Weighing;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
-use App\Support\KitchenParts;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Gate;
@@ -30,7 +29,6 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentKitchen::class);
-        $this->app->scoped(KitchenParts::class);
         $this->app->singleton(Contract::class);
         $this->app->singleton(LabelShelf::class, static fn (): LabelShelf => new PaperLabelShelf(resource_path('stand-ins/label-shelf.csv')));
     }

@@ -74,7 +74,7 @@ function keptThings(): array
                 'steps' => "Mix.\nDust with cocoa.",
                 'cut' => ['shape' => 'star', 'widthMm' => 21.5, 'lengthMm' => 33, 'thicknessMm' => 4.5],
                 'texture' => 'jerky',
-                'portions' => [['name' => 'for the old one', 'share' => 0.35, 'dogs' => ['Quill'], 'bake' => ['texture' => 'soft']]],
+                'portions' => [['name' => 'for the old one', 'share' => 0.35, 'dogs' => ['0192f0c8-7d1b-7e52-9c1e-6f4c2f3b8a11'], 'bake' => ['texture' => 'soft']]],
                 'notes' => "softer\nthan last time",
                 'promoted' => true,
                 'source' => 'an almanac of 1911',
@@ -287,7 +287,7 @@ it('touches every published field', function (): void {
     expect(array_keys(published('kitchen')))
         ->toEqualCanonicalizing(['name', 'policy', 'amountsAs', 'temperature', 'tray', 'ovenFan', ...WORKED_OUT['kitchen']])
         ->and(array_keys(published('confirmation')))
-        ->toEqualCanonicalizing(['code', 'level', 'line', 'dog', 'recipeTitle', 'words', 'saidBy', ...WORKED_OUT['confirmation']])
+        ->toEqualCanonicalizing(['code', 'level', 'line', 'dog', 'dogId', 'recipeTitle', 'words', 'saidBy', ...WORKED_OUT['confirmation']])
         ->and(array_keys(published('weighing')))
         ->toEqualCanonicalizing(['on', 'kg', ...WORKED_OUT['weighing']]);
 });
@@ -336,11 +336,13 @@ it('keeps every house rule as it was sent, one by one', function (): void {
 
 it('keeps what a person confirmed, with the words that were shown, and never deletes it', function (): void {
     $this->travelTo(CarbonImmutable::parse('2026-05-14T09:30:00Z'));
+    $quill = $this->postJson('/api/dogs', ['name' => 'Quillon'])->assertCreated()->json();
     $said = [
         'code' => 'nut-butter',
         'level' => 'check-label',
         'line' => '2 tbsp peanut butter',
         'dog' => 'Quill',
+        'dogId' => $quill['id'],
         'recipeTitle' => 'Coins',
         'words' => 'Read the label: nuts and nothing sweet.',
         'saidBy' => 'the grandson',

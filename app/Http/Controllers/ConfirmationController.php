@@ -26,7 +26,7 @@ final class ConfirmationController
     {
         $said = $request->validated();
         $kept = Confirmation::query()->create([
-            'code' => $said['code'], 'level' => $said['level'], 'line' => $said['line'] ?? null, 'dog' => $said['dog'] ?? null, 'recipe_title' => $said['recipeTitle'] ?? null,
+            'code' => $said['code'], 'level' => $said['level'], 'line' => $said['line'] ?? null, 'dog' => $said['dog'] ?? null, 'dog_id' => $said['dogId'] ?? null, 'recipe_title' => $said['recipeTitle'] ?? null,
             'words' => $said['words'], 'said_by' => $said['saidBy'] ?? $kitchen->get()->baker, 'data_version' => Compiled::version(), 'said_at' => CarbonImmutable::now(),
         ]);
 

@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\RecipeRequest;
-use App\Http\Resources\DogResource;
 use App\Http\Resources\RecipeResource;
-use App\Models\Dog;
 use App\Models\Recipe;
+use App\Support\KitchenQuestion;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Contract\Contract;
 use MildBowl\Core\Questions\RequestRefused;
 
 final class RecipeController
@@ -24,11 +22,11 @@ final class RecipeController
         return RecipeResource::collection(Recipe::query()->orderBy('title')->get());
     }
 
-    public function store(RecipeRequest $request): JsonResponse
+    public function store(RecipeRequest $request, KitchenQuestion $kitchen): JsonResponse
     {
-        $recipe = Recipe::query()->create($this->judged($request->columns()));
+        $recipe = Recipe::query()->create($request->columns());
 
-        return (new RecipeResource($recipe->refresh()))->response()->setStatusCode(201);
+        return (new RecipeResource(self::judge($recipe, $kitchen)))->response()->setStatusCode(201);
     }
 
     public function show(Recipe $recipe): RecipeResource
@@ -36,43 +34,34 @@ final class RecipeController
         return new RecipeResource($recipe);
     }
 
-    public function update(RecipeRequest $request, Recipe $recipe): RecipeResource
+    public function update(RecipeRequest $request, Recipe $recipe, KitchenQuestion $kitchen): RecipeResource
     {
         Gate::authorize('update', $recipe);
-        $recipe->update($this->judged($request->columns(), $recipe));
+        $recipe->update($request->columns());
 
-        return new RecipeResource($recipe->refresh());
+        return new RecipeResource(self::judge($recipe, $kitchen));
     }
 
     /**
-     * Which version of rules and data judged what is kept, for the dogs at the table that day. What a change leaves as it was is judged
-     * with it; a change of nothing that is judged leaves the verdict.
-     *
-     * @param  array<string, mixed>  $columns
-     * @return array<string, mixed>
+     * Which version of rules and data judged what is kept, and what it said, for the dogs at the table that day in this kitchen: the same
+     * question as the bench asks. A change of nothing that is judged leaves the verdict.
      */
-    private function judged(array $columns, ?Recipe $kept = null): array
+    private static function judge(Recipe $recipe, KitchenQuestion $kitchen): Recipe
     {
-        if ($kept !== null && array_intersect_key($columns, ['text' => 1, 'steps' => 1, 'texture' => 1]) === []) {
-            return $columns;
+        $asked = ['text', 'steps', 'texture', 'cut', 'portions'];
+        if ($recipe->wasRecentlyCreated || $recipe->wasChanged($asked)) {
+            try {
+                $answer = $kitchen->about($recipe);
+                $verdict = $answer['verdict'];
+                $judged = ['dataVersion' => $answer['dataVersion'], 'cleared' => is_array($verdict) && $verdict['cleared'] === true, 'on' => CarbonImmutable::today()->format('Y-m-d')];
+            } catch (RequestRefused) {
+                // what cannot be judged yet is kept all the same
+                $judged = null;
+            }
+            $recipe->update(['judged' => $judged]);
         }
-        $question = $columns + ['text' => $kept?->text, 'steps' => $kept?->steps, 'texture' => $kept?->texture];
-        if (trim((string) $question['text']) === '') {
-            return $columns + ['judged' => null];
-        }
-        $dogs = DogResource::collection(Dog::query()->where('at_table', true)->orderBy('position')->get())->resolve();
-        $table = array_map(static fn (array $dog): array => array_diff_key($dog, ['id' => 1, 'bornOn' => 1, 'atTable' => 1, 'meals' => 1, 'weightSaid' => 1]), $dogs);
-        try {
-            $answer = app(Contract::class)->answer('formulate', json_encode(array_filter([
-                'version' => 1, 'recipe' => ['text' => $question['text'], 'steps' => (string) $question['steps']], 'bake' => ['texture' => $question['texture']], 'dogs' => $table,
-            ]), JSON_THROW_ON_ERROR));
-        } catch (RequestRefused) {
-            // what cannot be judged yet is kept all the same
-            return $columns + ['judged' => null];
-        }
-        $verdict = $answer['verdict'];
 
-        return $columns + ['judged' => ['dataVersion' => $answer['dataVersion'], 'cleared' => is_array($verdict) && $verdict['cleared'] === true, 'on' => CarbonImmutable::today()->format('Y-m-d')]];
+        return $recipe->refresh();
     }
 
     public function destroy(Recipe $recipe): Response

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Dog;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use Illuminate\Validation\Rule;
@@ -78,8 +79,27 @@ final class RecipeRequest extends StrictRequest
 
         if (is_array($columns['portions'] ?? null)) {
             QuestionReader::keptPortions($columns['portions']);
+            $columns['portions'] = self::byId(array_values($columns['portions']));
         }
 
         return $columns;
+    }
+
+    /**
+     * Portions with their dogs by id, whichever way they were said.
+     *
+     * @param  list<mixed>  $portions
+     * @return list<mixed>
+     */
+    private static function byId(array $portions): array
+    {
+        $ids = Dog::query()->pluck('id', 'name');
+        foreach ($portions as $n => $portion) {
+            if (is_array($portion) && is_array($portion['dogs'] ?? null)) {
+                $portions[$n]['dogs'] = array_map(static fn (mixed $dog): mixed => is_string($dog) ? $ids[$dog] ?? $dog : $dog, $portion['dogs']);
+            }
+        }
+
+        return $portions;
     }
 }

@@ -16,6 +16,8 @@ interface Answers
     /** What it answers, for whoever asks the console for help. */
     public function says(): string;
 
+    public function asks(): Asks;
+
     /**
      * @return array<string, mixed>
      *

@@ -38,6 +38,12 @@ final readonly class Contract
         return in_array($name, self::names(), true);
     }
 
+    /** @throws \OutOfBoundsException when there is no such question */
+    public static function asksOf(string $name): Asks
+    {
+        return self::named($name)->asks();
+    }
+
     /**
      * @return array<string, mixed>
      *
@@ -46,9 +52,26 @@ final readonly class Contract
      */
     public function answer(string $name, string $json): array
     {
+        return self::named($name)->answer(Node::decode($json), $this->shipped);
+    }
+
+    /**
+     * @param  \stdClass  $request  decoded, objects as stdClass
+     * @return array<string, mixed>
+     *
+     * @throws RequestRefused
+     * @throws \OutOfBoundsException when there is no such question
+     */
+    public function answerTo(string $name, \stdClass $request): array
+    {
+        return self::named($name)->answer(new Node($request), $this->shipped);
+    }
+
+    private static function named(string $name): Answers
+    {
         foreach (self::all() as $one) {
             if ($one->name() === $name) {
-                return $one->answer(Node::decode($json), $this->shipped);
+                return $one;
             }
         }
         throw new \OutOfBoundsException("There is no question \"$name\".");

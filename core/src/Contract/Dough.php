@@ -21,6 +21,11 @@ final readonly class Dough implements Answers
         return 'too wet or too dry: what to work in';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Recipe;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = QuestionReader::read($node, $shipped, ['feels', 'wants']);

@@ -20,6 +20,11 @@ final readonly class Formulate implements Answers
         return 'what of this recipe may be baked for these dogs, and how much each may have';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Recipe;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = new FormulateQuestion(QuestionReader::read($node, $shipped));

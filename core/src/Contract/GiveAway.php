@@ -20,6 +20,11 @@ final readonly class GiveAway implements Answers
         return 'pieces a day by body weight, for dogs nobody here knows';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Recipe;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         return ['version' => 1] + Presenter::object((new GiveAwayQuestion(QuestionReader::read($node, $shipped)))->answer());

@@ -22,6 +22,11 @@ final readonly class Label implements Answers
         return 'what a printed list of ingredients says, part by part';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Dogs;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $node->object(['version', 'name', 'ingredients', 'dogs', 'policy', 'names', 'pantry'])->requireVersion();

@@ -20,6 +20,11 @@ final readonly class Occasion implements Answers
         return 'a birthday slice: what is borrowed from the days after';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Recipe;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = QuestionReader::read($node, $shipped, ['occasion']);

@@ -22,6 +22,11 @@ final readonly class Profile implements Answers
         return 'what follows from one dog\'s profile';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Dogs;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $node->object(['version', 'dog', 'policy', 'weighings', 'meals', 'names', 'pantry'])->requireVersion();

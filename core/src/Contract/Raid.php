@@ -24,6 +24,11 @@ final readonly class Raid implements Answers
         return 'a dog got at something: doses against what is known to harm';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Dogs;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $node->object(['version', 'dog', 'food', 'recipe', 'product', 'when', 'policy', 'names', 'pantry'])->requireVersion();

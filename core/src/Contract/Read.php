@@ -22,6 +22,11 @@ final readonly class Read implements Answers
         return 'the recipes in a text, a web page, JSON-LD or Markdown from outside';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Nothing;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $node->object(['version', 'content', 'kind', 'explain'])->requireVersion();

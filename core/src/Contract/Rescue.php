@@ -28,6 +28,11 @@ final readonly class Rescue implements Answers
         return 'the fewest changes that clear a recipe for the most dogs, or reach a goal';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Recipe;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = QuestionReader::read($node, $shipped, ['goals', 'dislikes', 'atHand']);

@@ -23,6 +23,11 @@ final readonly class Scale implements Answers
         return 'the same recipe larger or smaller, in amounts a kitchen can measure';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Recipe;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = QuestionReader::read($node, $shipped, ['by']);

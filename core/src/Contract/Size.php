@@ -25,6 +25,11 @@ final readonly class Size implements Answers
         return 'so many pieces a day for each dog: the sizes and how much dough';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Recipe;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         if ($node->get('portions')?->list(1) !== null && $node->get('portions')->list(1) !== []) {

@@ -26,6 +26,11 @@ final readonly class Swaps implements Answers
         return 'what may stand in for one line, with its effect';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Recipe;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = QuestionReader::read($node, $shipped, ['line', 'jobs', 'dislikes', 'atHand']);

@@ -27,6 +27,11 @@ final readonly class Week implements Answers
         return 'several treats sharing each dog\'s day, and until when they last';
     }
 
+    public function asks(): Asks
+    {
+        return Asks::Treats;
+    }
+
     public function answer(Node $node, Kitchen $shipped): array
     {
         $node->object(['version', 'dogs', 'policy', 'names', 'pantry', 'from', 'treats'])->requireVersion();

@@ -1,6 +1,7 @@
+import type { AskedDough, AskedLabel, AskedOccasion, AskedProfile, AskedRaid, AskedRecipe, AskedRescue, AskedScale, AskedSize, AskedSwaps, AskedWeek } from './asked'
 import type {
-    Choices, ConfirmationRecord, Dog, FormulateAnswer, FormulateRequest, KeptFood, KeptName, Kitchen, LabelAnswer, LabelRequest, LabelShelf, Offer, OpenKitchen, OwnFood, Problem, Product, RaidAnswer, RaidRequest, ReadAnswer,
-    DoughAnswer, DoughRequest, GiveAwayAnswer, OccasionAnswer, OccasionRequest, ProfileAnswer, ProfileRequest, ScaleAnswer, ScaleRequest, SizeAnswer, SizeRequest, WeekAnswer, WeekRequest, Weighing, KeptPrice, KeptSwap, OwnSwap, Price, Recipe, RescueAnswer, RescueRequest, RuleBook, SwapsAnswer, SwapsRequest,
+    Choices, ConfirmationRecord, Dog, FormulateAnswer, KeptFood, KeptName, Kitchen, LabelAnswer, LabelShelf, Offer, OpenKitchen, OwnFood, Problem, Product, RaidAnswer, ReadAnswer,
+    DoughAnswer, GiveAwayAnswer, OccasionAnswer, ProfileAnswer, ScaleAnswer, SizeAnswer, WeekAnswer, Weighing, KeptPrice, KeptSwap, OwnSwap, Price, Recipe, RescueAnswer, RuleBook, SwapsAnswer,
 } from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
@@ -47,7 +48,7 @@ async function ask<T>(method: string, path: string, body?: unknown, signal?: Abo
 export type DogFields = Partial<Omit<Dog, 'id' | 'weightSaid'>> & { weight?: string | null }
 export type RecipeFields = Partial<Omit<Recipe, 'id' | 'updatedAt' | 'judged'>>
 export interface ProductFields { name?: string, number?: string | null, ingredients?: string }
-export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'recipeTitle' | 'words'>
+export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'dogId' | 'recipeTitle' | 'words'>
 export type KitchenFields = Partial<Kitchen['policy'] & Pick<Kitchen, 'name' | 'amountsAs' | 'temperature' | 'ovenFan'> & { trayWidthMm: number, trayLengthMm: number, trayGapMm: number, traysAtOnce: number }>
 
 export const api = {
@@ -74,17 +75,17 @@ export const api = {
     takeBack: (id: string) => ask<ConfirmationRecord>('DELETE', `confirmations/${id}`),
     shelf: (query: { number?: string, name?: string }) => ask<LabelShelf>('GET', `label-shelf?${new URLSearchParams(query).toString()}`),
     read: (content: string) => ask<ReadAnswer>('POST', 'read', { version: 1, content, explain: true }),
-    label: (request: LabelRequest, signal?: AbortSignal) => ask<LabelAnswer>('POST', 'label', request, signal),
-    raid: (request: RaidRequest) => ask<RaidAnswer>('POST', 'raid', request),
-    rescue: (request: RescueRequest) => ask<RescueAnswer>('POST', 'rescue', request),
-    swaps: (request: SwapsRequest) => ask<SwapsAnswer>('POST', 'swaps', request),
-    dough: (request: DoughRequest) => ask<DoughAnswer>('POST', 'dough', request),
-    size: (request: SizeRequest, signal?: AbortSignal) => ask<SizeAnswer>('POST', 'size', request, signal),
-    scale: (request: ScaleRequest, signal?: AbortSignal) => ask<ScaleAnswer>('POST', 'scale', request, signal),
-    occasion: (request: OccasionRequest) => ask<OccasionAnswer>('POST', 'occasion', request),
-    week: (request: WeekRequest, signal?: AbortSignal) => ask<WeekAnswer>('POST', 'week', request, signal),
-    giveAway: (request: FormulateRequest) => ask<GiveAwayAnswer>('POST', 'give-away', request),
-    profile: (request: ProfileRequest, signal?: AbortSignal) => ask<ProfileAnswer>('POST', 'profile', request, signal),
+    label: (question: AskedLabel, signal?: AbortSignal) => ask<LabelAnswer>('POST', 'ask/label', question, signal),
+    raid: (question: AskedRaid) => ask<RaidAnswer>('POST', 'ask/raid', question),
+    rescue: (question: AskedRescue) => ask<RescueAnswer>('POST', 'ask/rescue', question),
+    swaps: (question: AskedSwaps) => ask<SwapsAnswer>('POST', 'ask/swaps', question),
+    dough: (question: AskedDough) => ask<DoughAnswer>('POST', 'ask/dough', question),
+    size: (question: AskedSize, signal?: AbortSignal) => ask<SizeAnswer>('POST', 'ask/size', question, signal),
+    scale: (question: AskedScale, signal?: AbortSignal) => ask<ScaleAnswer>('POST', 'ask/scale', question, signal),
+    occasion: (question: AskedOccasion) => ask<OccasionAnswer>('POST', 'ask/occasion', question),
+    week: (question: AskedWeek, signal?: AbortSignal) => ask<WeekAnswer>('POST', 'ask/week', question, signal),
+    giveAway: (question: AskedRecipe) => ask<GiveAwayAnswer>('POST', 'ask/give-away', question),
+    profile: (question: AskedProfile, signal?: AbortSignal) => ask<ProfileAnswer>('POST', 'ask/profile', question, signal),
     weighings: (dog: string) => ask<Weighing[]>('GET', `dogs/${dog}/weighings`),
     addWeighing: (dog: string, on: string, kg: number) => ask<Weighing>('POST', `dogs/${dog}/weighings`, { on, kg }),
     removeWeighing: (dog: string, id: string) => ask<undefined>('DELETE', `dogs/${dog}/weighings/${id}`),
@@ -94,5 +95,5 @@ export const api = {
     removePrice: (id: string) => ask<undefined>('DELETE', `prices/${id}`),
     rules: () => ask<RuleBook>('GET', 'rules'),
     search: (words: string) => ask<Offer[]>('GET', `search?${new URLSearchParams({ words }).toString()}`),
-    formulate: (request: FormulateRequest, signal?: AbortSignal) => ask<FormulateAnswer>('POST', 'formulate', request, signal),
+    formulate: (question: AskedRecipe, signal?: AbortSignal) => ask<FormulateAnswer>('POST', 'ask/formulate', question, signal),
 }

@@ -886,6 +886,10 @@ export interface ConfirmationRecord {
     level: 'ask-vet' | 'check-label'
     line: string | null
     dog: string | null
+    /**
+     * the dog's id; stays when the dog is called something else
+     */
+    dogId: string | null
     recipeTitle: string | null
     words: string
     saidBy: string

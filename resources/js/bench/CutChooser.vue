@@ -7,7 +7,7 @@ import { shapeOf } from './outline'
 import type { Sheet } from './useSheet'
 
 /** Shape, sizes and texture of a piece, drawn at true scale on a ruler beside the dogs' safe bite. */
-const props = withDefaults(defineProps<{ answer: FormulateAnswer | null, refusal: { message: string, path: string } | null, place?: string, dogs?: string[] | null, oddity?: string | null, score?: { along: number, across: number } | null, large?: boolean }>(), { place: '/cut', dogs: null, oddity: null, score: null, large: false })
+const props = withDefaults(defineProps<{ answer: FormulateAnswer | null, refusal: { message: string, path: string } | null, place?: string, dogs?: (string | null)[] | null, oddity?: string | null, score?: { along: number, across: number } | null, large?: boolean }>(), { place: '/cut', dogs: null, oddity: null, score: null, large: false })
 const cut = defineModel<Cut>('cut', { required: true })
 const texture = defineModel<Sheet['texture']>('texture', { required: true })
 const kitchen = useKitchen()
@@ -44,7 +44,7 @@ const bites = computed(() => {
     const seen = new Map<number, string[]>()
     for (const ration of props.answer?.rations ?? []) {
         const bite = ration.explain?.safeBiteMm
-        if (props.dogs !== null && !props.dogs.includes(ration.dog)) continue
+        if (props.dogs !== null && !props.dogs.includes(ration.dogId ?? null)) continue
         if (bite !== null && bite !== undefined) seen.set(bite, [...(seen.get(bite) ?? []), ration.dog])
     }
 

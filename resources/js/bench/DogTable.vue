@@ -11,7 +11,7 @@ const props = defineProps<{ answer: FormulateAnswer | null }>()
 const kitchen = useKitchen()
 
 function worst(dog: Dog): Level | null {
-    const verdict = props.answer?.verdict.dogs.find((one) => one.name === dog.name)
+    const verdict = props.answer?.verdict.dogs.find((one) => one.id === dog.id)
 
     return verdict === undefined || verdict.worst === 'clear' ? null : verdict.worst
 }

@@ -10,13 +10,13 @@ const emit = defineEmits<{ confirm: [one: Saying], takeBack: [one: Confirmation]
 function sayings(): Saying[] {
     const { level, message } = props.told.finding
 
-    return level === 'ask-vet' || level === 'check-label' ? eachDog().map((one) => ({ ...one, level, words: message })) : []
+    return level === 'ask-vet' || level === 'check-label' ? eachDog().map((one, n) => ({ ...one, level, words: message, dogName: props.told.dogs[n] ?? null })) : []
 }
 
 function eachDog(): Confirmation[] {
-    const { finding, dogs } = props.told
+    const { finding, ids } = props.told
 
-    return (dogs.length === 0 ? [null] : dogs).map((dog) => ({ code: finding.code, line: props.line, dog }))
+    return (ids.length === 0 ? [null] : ids).map((dog) => ({ code: finding.code, line: props.line, dog }))
 }
 </script>
 

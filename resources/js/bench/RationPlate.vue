@@ -38,7 +38,7 @@ async function askOccasion(): Promise<void> {
     const asked = question()
     if (asked === null) return
     try {
-        occasion.value = (await api.occasion({ ...asked, occasion: { dog: props.ration.dog, pieces: Number(wanted.value.replace(',', '.')) } })).says
+        occasion.value = (await api.occasion({ ...asked, occasion: { dog: props.ration.dogId ?? props.ration.dog, pieces: Number(wanted.value.replace(',', '.')) } })).says
     } catch (error) {
         occasion.value = wordsOf(error)
     }
@@ -71,7 +71,7 @@ const words = computed(() => {
         </p>
         <div v-if="open" class="ration__made">
             <FindingCard v-for="one in notes" :key="one.finding.code" :told="one" :line="null" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
-            <router-link class="link-button" :to="`/report/${encodeURIComponent(ration.dog)}`">Screening report</router-link>
+            <router-link class="link-button" :to="`/report/${encodeURIComponent(ration.dogId ?? ration.dog)}`">Screening report</router-link>
             <LimitBars v-if="ration.limits.length > 0" :ration="ration" />
             <p v-if="ramp.length > 0">Something here is new to {{ ration.dog }}: <template v-for="(one, n) in ramp" :key="one.days">{{ n > 0 ? '; ' : '' }}{{ one.days }} {{ pieces(one.pieces) }}</template> a day.</p>
             <p v-if="breakInto !== null">Break it first: score {{ breakInto.along }} × {{ breakInto.across }}, so that no part is longer than its safe bite of {{ ration.explain?.safeBiteMm }} mm.</p>

@@ -1,12 +1,14 @@
 import { useDebounceFn, useLocalStorage } from '@vueuse/core'
 import { computed, effectScope, ref, watch } from 'vue'
 import { api, KitchenProblem } from '../api/client'
-import type { AskedPortion, Clipping, Cut, FormulateAnswer, FormulateRequest, Product, Recipe } from '../api/types.generated'
-import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import type { AskedRecipe } from '../api/asked'
+import type { AskedPortion, Clipping, Cut, FormulateAnswer, Recipe } from '../api/types.generated'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 
 export interface Confirmation {
     code: string
     line: string | null
+    /** the dog's id */
     dog: string | null
     /** the record kept of it, once the kitchen has written it down */
     record?: string
@@ -16,6 +18,8 @@ export interface Confirmation {
 export interface Saying extends Confirmation {
     level: 'ask-vet' | 'check-label'
     words: string
+    /** as it was shown */
+    dogName: string | null
 }
 
 /** A line of the sheet bound to a product whose label was read. */
@@ -51,7 +55,7 @@ export interface Measured { count: number | null, bakedGrams: number | null, was
 
 export const UNMEASURED: Measured = { count: null, bakedGrams: null, wasteGrams: null }
 
-/** A portion whose cut and texture are chosen. */
+/** A portion whose cut and texture are chosen, for dogs by their ids. */
 export type Portion = AskedPortion & { name: string, dogs: string[], share: number | null, cut: Cut, bake: { texture: Sheet['texture'] }, measured?: Measured | null }
 
 export type Keeping = 'blank' | 'browser' | 'keeping' | 'kept' | 'failed'
@@ -90,44 +94,20 @@ function written(): string {
     return JSON.stringify([title, text, steps, cut, texture, portions])
 }
 
-/** The labels that settle lines of this sheet: bound by hand, or named in the line by the product's own name. */
-function labelsOf(given: Sheet, products: Product[]): { name: string, ingredients: string }[] {
-    const lower = given.text.toLowerCase()
-    const named = products.filter((one) => lower.includes(one.name.toLowerCase())).map((one) => ({ name: one.name, ingredients: one.ingredients }))
-    const bound = given.bound.flatMap((binding) => {
-        const product = products.find((one) => one.id === binding.productId)
-
-        return product === undefined || !given.text.includes(binding.line) ? [] : [{ name: binding.line.slice(0, 200), ingredients: product.ingredients }]
-    })
-
-    return [...bound, ...named].slice(0, 100)
-}
-
-/** Portions for the dogs that are at the table now. */
-function seated(portions: Portion[], names: string[]): Portion[] {
-    return portions.map((one) => ({ ...one, dogs: one.dogs.filter((dog) => names.includes(dog)) }))
-}
-
 export function useSheet() {
     const kitchen = useKitchen()
 
-    const request = lasting.run(() => computed<FormulateRequest | null>(() => sheet.value.text.trim() === '' ? null : {
-        version: 1,
+    const request = lasting.run(() => computed<AskedRecipe | null>(() => sheet.value.text.trim() === '' ? null : {
         recipe: { title: sheet.value.title, text: sheet.value.text, steps: sheet.value.steps },
+        dogs: kitchen.atTable.map((dog) => dog.id),
         cut: sheet.value.cut,
         bake: { texture: sheet.value.texture },
-        dogs: kitchen.atTable.map(asTableDog),
-        policy: kitchen.kitchen?.policy ?? {},
+        portions: sheet.value.portions,
         confirmed: sheet.value.confirmed.map(({ code, line, dog }) => ({ code, line, dog })),
-        labels: labelsOf(sheet.value, kitchen.products),
-        names: kitchen.names.map(({ words, ingredient }) => ({ words, ingredient })),
-        pantry: kitchen.foods.map(({ food }) => food),
-        explain: true,
-        ...(kitchen.prices.length === 0 ? {} : { prices: kitchen.prices.map(({ price }) => price) }),
-        portions: seated(sheet.value.portions, kitchen.atTable.map((dog) => dog.name)),
-        tray: kitchen.kitchen?.tray ?? null,
-        oven: { fan: kitchen.kitchen?.ovenFan ?? false, ...(sheet.value.ovenAt === null ? {} : kitchen.kitchen?.temperature === 'F' ? { fahrenheit: sheet.value.ovenAt } : { celsius: sheet.value.ovenAt }) },
         measured: sheet.value.measured,
+        bound: sheet.value.bound.map(({ line, productId }) => ({ line, product: productId })),
+        ...(sheet.value.ovenAt === null ? {} : { oven: kitchen.kitchen?.temperature === 'F' ? { fahrenheit: sheet.value.ovenAt } : { celsius: sheet.value.ovenAt } }),
+        explain: true,
     }))
 
     async function ask(): Promise<void> {
@@ -145,7 +125,7 @@ export function useSheet() {
             const given = await api.formulate(asked, running.signal)
             if (mine !== turn) return
             answer.value = given
-            answered.value = { text: asked.recipe.text, steps: asked.recipe.steps ?? '' }
+            answered.value = { text: asked.recipe.text ?? '', steps: asked.recipe.steps ?? '' }
             refusal.value = null
             silent.value = null
             answeredIn.value = performance.now() - since
@@ -180,8 +160,9 @@ export function useSheet() {
     function start(): void {
         if (started) return
         started = true
+        sitById()
         lasting.run(() => {
-            if (request !== undefined) watch(request, () => void askSoon(), { immediate: true, deep: true })
+            if (request !== undefined) watch([request, () => kitchen.version], () => void askSoon(), { immediate: true, deep: true })
             watch(written, () => {
                 if (sheet.value.recipeId !== null && written() === onShelf) {
                     keeping.value = 'kept'
@@ -192,6 +173,13 @@ export function useSheet() {
             })
         })
         keeping.value = sheet.value.text === '' ? 'blank' : sheet.value.recipeId !== null && written() === onShelf ? 'kept' : 'browser'
+    }
+
+    /** A sheet from before dogs had ids in it names them: whoever still bears the name sits there. */
+    function sitById(): void {
+        const idOf = (dog: string): string => kitchen.dogs.find((one) => one.name === dog)?.id ?? dog
+        for (const portion of sheet.value.portions) portion.dogs = portion.dogs.map(idOf)
+        for (const one of sheet.value.confirmed) if (one.dog !== null) one.dog = idOf(one.dog)
     }
 
     async function keepAsNew(): Promise<void> {
@@ -225,11 +213,11 @@ export function useSheet() {
     }
 
     /** Settles a finding at once, and has it written down with who, when and the words shown. */
-    function confirm({ level, words, ...one }: Saying): void {
+    function confirm({ level, words, dogName, ...one }: Saying): void {
         const said: Confirmation = { ...one }
         sheet.value.confirmed.push(said)
         const kept = sheet.value.confirmed[sheet.value.confirmed.length - 1]
-        void api.confirm({ ...one, level, words, recipeTitle: sheet.value.title === '' ? null : sheet.value.title })
+        void api.confirm({ code: one.code, line: one.line, dog: dogName, dogId: one.dog, level, words, recipeTitle: sheet.value.title === '' ? null : sheet.value.title })
             .then((record) => { if (kept !== undefined) kept.record = record.id })
             .catch((error: unknown) => { silent.value = wordsOf(error) })
     }
@@ -243,7 +231,7 @@ export function useSheet() {
     }
 
     /** The question as the sheet stands, for whoever asks something else about it. */
-    function question(): FormulateRequest | null {
+    function question(): AskedRecipe | null {
         return request?.value ?? null
     }
 

@@ -2,9 +2,10 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { api } from '../api/client'
-import type { AskedTreat, GiveAwayAnswer, Recipe, WeekAnswer } from '../api/types.generated'
+import type { AskedTreatOfKitchen } from '../api/asked'
+import type { GiveAwayAnswer, WeekAnswer } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
-import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import PieceDots from '../ui/PieceDots.vue'
 import { figure, pieces } from '../ui/format'
 
@@ -25,22 +26,17 @@ const treats = computed(() => [
     ...kitchen.recipes.filter((recipe) => recipe.text.trim() !== '' && recipe.id !== sheet.value.recipeId).map((recipe) => ({ key: recipe.id, title: recipe.title })),
 ])
 
-function asTreat(key: string, share: string): AskedTreat | null {
+function asTreat(key: string, share: string): AskedTreatOfKitchen | null {
     const parts = Number(share.replace(',', '.'))
     const given = { share: parts > 0 ? parts : 1 }
-    if (key === 'sheet') {
-        const asked = question()
-
-        return asked === null ? null : { ...given, name: sheet.value.title === '' ? 'Untitled sheet' : sheet.value.title, recipe: asked.recipe, cut: asked.cut ?? null, bake: asked.bake ?? null, labels: asked.labels ?? null, confirmed: asked.confirmed ?? null, portions: asked.portions ?? null }
+    if (key !== 'sheet') {
+        return { ...given, recipe: { id: key }, confirmed: sheet.value.confirmed.filter((one) => one.line === null).map(({ code, line, dog }) => ({ code, line, dog })) }
     }
-    const recipe: Recipe | undefined = kitchen.recipes.find((one) => one.id === key)
-    const names = kitchen.atTable.map((dog) => dog.name)
+    const asked = question()
+    if (asked === null) return null
+    const { recipe, cut, bake, portions, confirmed, bound } = asked
 
-    return recipe === undefined ? null : {
-        ...given, name: recipe.title, recipe: { title: recipe.title, text: recipe.text, steps: recipe.steps }, cut: recipe.cut, bake: { texture: recipe.texture },
-        confirmed: sheet.value.confirmed.filter((one) => one.line === null).map(({ code, line, dog }) => ({ code, line, dog })),
-        portions: recipe.portions?.map((one) => ({ ...one, dogs: (one.dogs ?? []).filter((dog) => names.includes(dog)) })) ?? null,
-    }
+    return { ...given, name: sheet.value.title === '' ? 'Untitled sheet' : sheet.value.title, recipe, cut, bake, portions, confirmed, bound }
 }
 
 async function ask(): Promise<void> {
@@ -52,10 +48,7 @@ async function ask(): Promise<void> {
     }
     running = new AbortController()
     try {
-        answer.value = await api.week({
-            version: 1, dogs: kitchen.atTable.map(asTableDog), policy: kitchen.kitchen.policy, from: from.value === '' ? null : from.value,
-            names: kitchen.names.map(({ words, ingredient }) => ({ words, ingredient })), pantry: kitchen.foods.map(({ food }) => food), treats: asked,
-        }, running.signal)
+        answer.value = await api.week({ dogs: kitchen.atTable.map((dog) => dog.id), from: from.value === '' ? null : from.value, treats: asked }, running.signal)
         problem.value = null
     } catch (error) {
         if (error instanceof DOMException && error.name === 'AbortError') return
@@ -85,7 +78,7 @@ function begin(): void {
 
 onMounted(begin)
 watch(treats, begin)
-watch([chosen, from, () => kitchen.atTable.map((dog) => dog.id)], useDebounceFn(ask, 120), { deep: true, immediate: true })
+watch([chosen, from, () => kitchen.version], useDebounceFn(ask, 120), { deep: true, immediate: true })
 
 function day(iso: string): string {
     return new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(`${iso}T12:00:00`))

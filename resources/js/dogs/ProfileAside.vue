@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Dog, ProfileAnswer, Weighing } from '../api/types.generated'
-import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, spread } from '../ui/format'
 import GrowthCurve from './GrowthCurve.vue'
 
@@ -17,7 +17,7 @@ const weighed = ref({ kg: '', on: new Date().toISOString().slice(0, 10) })
 
 async function ask(): Promise<void> {
     try {
-        answer.value = await api.profile({ version: 1, dog: asTableDog(props.dog), policy: kitchen.kitchen?.policy ?? {}, meals: props.dog.meals, weighings: weighings.value.map((one) => ({ ageMonths: one.ageMonths, kg: one.kg })) })
+        answer.value = await api.profile({ dog: props.dog.id })
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
@@ -54,7 +54,7 @@ async function unweigh(id: string): Promise<void> {
 }
 
 watch(() => props.dog.id, load, { immediate: true })
-watch(() => [props.dog, kitchen.kitchen?.policy], useDebounceFn(ask, 100), { deep: true })
+watch(() => kitchen.version, useDebounceFn(ask, 100))
 </script>
 
 <template>

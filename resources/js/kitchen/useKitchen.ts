@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, KitchenProblem, type DogFields, type KitchenFields, type ProductFields, type RecipeFields } from '../api/client'
-import type { Choices, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, TableDog } from '../api/types.generated'
+import type { Choices, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe } from '../api/types.generated'
 
 /** The open kitchen: its house rules, its dogs and its recipes. */
 export const useKitchen = defineStore('kitchen', () => {
@@ -17,6 +17,10 @@ export const useKitchen = defineStore('kitchen', () => {
     const trouble = ref<string | null>(null)
 
     const atTable = computed(() => dogs.value.filter((dog) => dog.atTable))
+
+    /** Changes whenever something is kept that an answer may rest on: whoever asked asks again. */
+    const version = ref(0)
+    watch([dogs, kitchen, products, names, foods, swaps, prices], () => { version.value++ }, { deep: true, flush: 'sync' })
 
     async function open(): Promise<void> {
         try {
@@ -146,22 +150,10 @@ export const useKitchen = defineStore('kitchen', () => {
     }
 
     return {
-        kitchen, dogs, recipes, products, names, foods, swaps, prices, choices, trouble, atTable, open, seat, keepDog, refreshDog, removeDog, keepRecipe, removeRecipe,
+        kitchen, dogs, recipes, products, names, foods, swaps, prices, choices, trouble, version, atTable, open, seat, keepDog, refreshDog, removeDog, keepRecipe, removeRecipe,
         keepProduct, removeProduct, keepName, removeName, keepFood, removeFood, rateSwap, removeSwap, keepPrice, removePrice, change,
     }
 })
-
-/** A dog as the question about a recipe wants it. */
-export function asTableDog(dog: Dog): TableDog {
-    const { id, bornOn, atTable, meals, weightSaid, ...fields } = dog
-    void id
-    void bornOn
-    void atTable
-    void meals
-    void weightSaid
-
-    return fields
-}
 
 export function wordsOf(error: unknown): string {
     return error instanceof KitchenProblem ? error.message : 'Something went wrong in this page. What you typed is kept in this browser.'

@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, KitchenProblem } from '../api/client'
 import type { LabelAnswer } from '../api/types.generated'
-import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS, told } from '../ui/levels'
 
@@ -35,7 +35,7 @@ async function read(): Promise<void> {
         return
     }
     try {
-        const said = await api.label({ version: 1, name: name.value, ingredients: text, dogs: kitchen.dogs.map(asTableDog), policy: kitchen.kitchen?.policy ?? {} })
+        const said = await api.label({ name: name.value, ingredients: text, dogs: kitchen.dogs.map((dog) => dog.id) })
         if (text === ingredients.value) answer.value = said
     } catch (error) {
         problem.value = wordsOf(error)

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api } from '../api/client'
+import type { AskedRaid } from '../api/asked'
 import type { Dog, RaidAnswer } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
-import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure } from '../ui/format'
 
 /** A dog got at something. Two taps: this, then the dog. The words to act on stand there from the first moment. */
@@ -25,8 +26,8 @@ const problem = ref<string | null>(null)
 const STANDING = 'Call a vet or an animal poison line at once if it may have been something poisonous. Do not wait for signs.'
 
 const recipes = computed(() => [
-    ...(sheet.value.text.trim() === '' || sheet.value.recipeId !== null ? [] : [{ id: 'bench', title: `${sheet.value.title || 'Untitled'} (on the bench)`, text: sheet.value.text, cut: sheet.value.cut }]),
-    ...kitchen.recipes.map(({ id, title, text, cut }) => ({ id, title, text, cut })),
+    ...(sheet.value.text.trim() === '' || sheet.value.recipeId !== null ? [] : [{ id: 'bench', title: `${sheet.value.title || 'Untitled'} (on the bench)`, asked: { title: sheet.value.title, text: sheet.value.text, cut: sheet.value.cut } as AskedRaid['recipe'] }]),
+    ...kitchen.recipes.map(({ id, title }) => ({ id, title, asked: { id } as AskedRaid['recipe'] })),
 ])
 
 watch(open, (is) => {
@@ -47,14 +48,14 @@ async function count(): Promise<void> {
     const recipe = recipes.value.find((one) => one.id === recipeId.value)
     const product = kitchen.products.find((one) => one.id === productId.value)
     const what = kind.value === 'food' ? { food: food.value }
-        : kind.value === 'product' ? (product === undefined ? null : { product: { name: product.name, ingredients: product.ingredients, grams: number(grams.value) } })
-            : recipe === undefined ? null : { recipe: { title: recipe.title, text: recipe.text, cut: recipe.cut, ...(pieces.value.trim() === '' ? {} : { pieces: number(pieces.value) }) } }
+        : kind.value === 'product' ? (product === undefined ? null : { product: { id: product.id, grams: number(grams.value) } })
+            : recipe === undefined ? null : { recipe: { ...recipe.asked, ...(pieces.value.trim() === '' ? {} : { pieces: number(pieces.value) }) } }
     if (what === null) {
         problem.value = kind.value === 'product' ? 'Choose the product.' : 'Choose the recipe.'
         return
     }
     try {
-        answer.value = await api.raid({ version: 1, dog: asTableDog(dog.value), ...what, ...(when.value.trim() === '' ? {} : { when: when.value }), policy: kitchen.kitchen?.policy ?? {} })
+        answer.value = await api.raid({ dog: dog.value.id, ...what, ...(when.value.trim() === '' ? {} : { when: when.value }) })
     } catch (error) {
         problem.value = wordsOf(error)
     }

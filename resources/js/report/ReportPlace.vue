@@ -12,17 +12,18 @@ const kitchen = useKitchen()
 const { sheet, answer, start } = useSheet()
 start()
 
-const name = computed(() => String(route.params['dog'] ?? ''))
-const verdict = computed(() => answer.value?.verdict.dogs.find((one) => one.name === name.value))
-const ration = computed(() => answer.value?.rations.find((one) => one.dog === name.value))
-const dog = computed(() => kitchen.dogs.find((one) => one.name === name.value))
+const id = computed(() => String(route.params['dog'] ?? ''))
+const dog = computed(() => kitchen.dogs.find((one) => one.id === id.value))
+const name = computed(() => dog.value?.name ?? '')
+const verdict = computed(() => answer.value?.verdict.dogs.find((one) => one.id === id.value))
+const ration = computed(() => answer.value?.rations.find((one) => one.dogId === id.value))
 const lines = computed(() => [
     ...(answer.value?.lines ?? []).map((line) => ({ text: line.text, amount: line.grams === null ? '?' : grams(line.grams.best), findings: mine(line.findings), poison: (line.explain?.poison ?? []).filter((one) => one.includes(`${name.value}'s`)) })),
     ...(answer.value?.steps ?? []).map((step) => ({ text: step.text, amount: '', findings: mine(step.findings), poison: [] as string[] })),
 ])
 
-function mine<T extends { dog: string | null }>(findings: T[]): T[] {
-    return findings.filter((one) => one.dog === null || one.dog === name.value)
+function mine<T extends { dog: string | null, dogId?: string }>(findings: T[]): T[] {
+    return findings.filter((one) => one.dog === null || one.dogId === id.value)
 }
 
 function save(): void {

@@ -4,7 +4,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { FormulateAnswer, Rule, RuleBook } from '../api/types.generated'
 import FindingCard from '../bench/FindingCard.vue'
-import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS, told, type Level } from '../ui/levels'
 
@@ -42,21 +42,18 @@ async function check(): Promise<void> {
         return
     }
     try {
-        const given = await api.formulate({
-            version: 1, recipe: { text: /^\d|½|¼|¾|^an? /.test(text) ? text : `100 g ${text}` }, dogs: kitchen.dogs.map(asTableDog), policy: kitchen.kitchen?.policy ?? {},
-            names: kitchen.names.map(({ words, ingredient }) => ({ words, ingredient })), pantry: kitchen.foods.map(({ food }) => food), explain: true,
-        })
+        const given = await api.formulate({ recipe: { text: /^\d|½|¼|¾|^an? /.test(text) ? text : `100 g ${text}` }, dogs: kitchen.dogs.map((dog) => dog.id), explain: true })
         if (thing.value.trim() === text) answer.value = given
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
     }
 }
-watch([thing, () => kitchen.dogs, () => kitchen.names], useDebounceFn(() => void check(), 120))
+watch([thing, () => kitchen.version], useDebounceFn(() => void check(), 120))
 
 const line = computed(() => answer.value?.lines[0] ?? null)
 const forAll = computed(() => told((answer.value?.lines ?? []).flatMap((one) => one.findings).filter((finding) => finding.dog === null)))
-const perDog = computed(() => kitchen.dogs.map((dog) => ({ dog, findings: told((answer.value?.lines ?? []).flatMap((one) => one.findings).filter((finding) => finding.dog === dog.name)) })))
+const perDog = computed(() => kitchen.dogs.map((dog) => ({ dog, findings: told((answer.value?.lines ?? []).flatMap((one) => one.findings).filter((finding) => finding.dogId === dog.id)) })))
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { FormulateAnswer, Recipe } from '../api/types.generated'
-import { asTableDog, useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, grams, pieces } from '../ui/format'
 
 /** Two recipes side by side: what is in them, what a piece holds, how the dough feels, and every ration. */
@@ -14,12 +14,9 @@ const problem = ref<string | null>(null)
 
 const SHOWN: [string, string][] = [['proteinG', 'protein, g'], ['fatG', 'fat, g'], ['fibreG', 'fibre, g'], ['sugarsG', 'sugars, g'], ['sodiumMg', 'sodium, mg']]
 
-watch(() => [props.one.id, props.two.id, kitchen.atTable.length], async () => {
+watch(() => [props.one.id, props.two.id, kitchen.version], async () => {
     try {
-        answers.value = await Promise.all([props.one, props.two].map((recipe) => recipe.text.trim() === '' ? Promise.resolve(null) : api.formulate({
-            version: 1, recipe: { title: recipe.title, text: recipe.text, steps: recipe.steps }, cut: recipe.cut, bake: { texture: recipe.texture }, dogs: kitchen.atTable.map(asTableDog), policy: kitchen.kitchen?.policy ?? {},
-            names: kitchen.names.map(({ words, ingredient }) => ({ words, ingredient })), pantry: kitchen.foods.map(({ food }) => food), explain: true,
-        })))
+        answers.value = await Promise.all([props.one, props.two].map((recipe) => recipe.text.trim() === '' ? Promise.resolve(null) : api.formulate({ recipe: { id: recipe.id }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true })))
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)

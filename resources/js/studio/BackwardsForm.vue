@@ -14,7 +14,7 @@ const { sheet, question } = useSheet()
 const wishes = reactive<Record<string, string>>({})
 const days = ref('7')
 const thickness = ref('')
-const asked = computed(() => kitchen.atTable.map((dog) => ({ dog: dog.name, piecesPerDay: Number((wishes[dog.name] ?? '').replace(',', '.')) })).filter((one) => one.piecesPerDay > 0))
+const asked = computed(() => kitchen.atTable.map((dog) => ({ dog: dog.id, piecesPerDay: Number((wishes[dog.id] ?? '').replace(',', '.')) })).filter((one) => one.piecesPerDay > 0))
 /** The cut with what is asked for left open. */
 function openCut(cut: Cut | null | undefined): SizeRequest['cut'] {
     const sizes = (cut ?? {}) as unknown as Record<string, number>
@@ -49,7 +49,7 @@ function take(): void {
     const found = solution.value
     if (found === null || found.batchFactor === null) return
     const whole = found.sizes.reduce((sum, size) => sum + size.doughGrams, 0)
-    emit('take', found.sizes.map((size) => ({ name: `for ${size.dogs.join(' and ')}`, dogs: size.dogs, share: whole > 0 ? Math.floor(1e6 * size.doughGrams / whole) / 1e6 : null, cut: size.cut as unknown as Cut, bake: { texture: sheet.value.texture } })), found.batchFactor)
+    emit('take', found.sizes.map((size) => ({ name: `for ${size.dogs.join(' and ')}`, dogs: (size.dogIds ?? []).filter((id) => id !== null), share: whole > 0 ? Math.floor(1e6 * size.doughGrams / whole) / 1e6 : null, cut: size.cut as unknown as Cut, bake: { texture: sheet.value.texture } })), found.batchFactor)
 }
 </script>
 
@@ -59,7 +59,7 @@ function take(): void {
         <p v-if="kitchen.atTable.length === 0">No dog is at the table yet: seat one above.</p>
         <p class="hint">Say how many a day and for how long; the size and the dough follow.</p>
         <div class="fields">
-            <label v-for="dog in kitchen.atTable" :key="dog.id" class="plain plain--short"><span>{{ dog.name }}, a day</span><input v-model="wishes[dog.name]" inputmode="decimal" /></label>
+            <label v-for="dog in kitchen.atTable" :key="dog.id" class="plain plain--short"><span>{{ dog.name }}, a day</span><input v-model="wishes[dog.id]" inputmode="decimal" /></label>
             <label class="plain plain--short"><span>days</span><input v-model="days" inputmode="numeric" /></label>
             <label v-if="'thicknessMm' in sheet.cut" class="plain plain--short"><span>rolled to, mm</span><input v-model="thickness" inputmode="decimal" :placeholder="String(sheet.cut.thicknessMm)" /></label>
         </div>

@@ -28,7 +28,7 @@ const problem = ref<string | null>(null)
 const portions = computed(() => answer.value?.portions ?? [])
 /** The portion of the answer that is shown: asked portions first, the rest last. */
 const shown = computed(() => chosen.value >= 0 ? portions.value[chosen.value] : portions.value.find((one) => one.name === null) ?? portions.value[0])
-const rations = computed(() => (answer.value?.rations ?? []).filter((ration) => shown.value?.dogs.includes(ration.dog)))
+const rations = computed(() => (answer.value?.rations ?? []).filter((ration) => shown.value?.dogIds?.includes(ration.dogId ?? null) === true))
 const mine = computed<Portion | null>(() => sheet.value.portions[chosen.value] ?? null)
 
 const cut = computed<Cut>({
@@ -68,11 +68,19 @@ function drop(): void {
     chosen.value = -1
 }
 
+function nameOf(dog: string): string {
+    return kitchen.dogs.find((one) => one.id === dog)?.name ?? 'a dog no longer here'
+}
+
+function seatedIn(portion: Portion): string {
+    return portion.dogs.filter((dog) => kitchen.atTable.some((one) => one.id === dog)).map(nameOf).join(', ')
+}
+
 function seat(dog: string): void {
     const portion = mine.value
     if (portion === null) return
     const had = portion.dogs.includes(dog)
-    for (const one of sheet.value.portions) one.dogs = one.dogs.filter((name) => name !== dog)
+    for (const one of sheet.value.portions) one.dogs = one.dogs.filter((id) => id !== dog)
     if (!had) portion.dogs.push(dog)
 }
 
@@ -86,8 +94,8 @@ async function takeSizes(given: Portion[], factor: number): Promise<void> {
     const asked = question()
     if (asked === null) return
     try {
-        const scaled = await api.scale({ ...asked, portions: null, by: { factor } })
-        takeSwap(scaled.recipeText, sheet.value.steps, `cut for ${given.flatMap((one) => one.dogs).join(', ')}`)
+        const scaled = await api.scale({ ...asked, portions: [], by: { factor } })
+        takeSwap(scaled.recipeText, sheet.value.steps, `cut for ${given.flatMap((one) => one.dogs.map(nameOf)).join(', ')}`)
         sheet.value.portions = given
         chosen.value = given.length > 0 ? 0 : -1
         problem.value = null
@@ -112,7 +120,7 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
         <p v-if="sheet.text.trim() === ''">Nothing lies on the bench. <router-link to="/bench">Lay a recipe on it first.</router-link></p>
         <template v-else-if="answer !== null && shown !== undefined">
             <div class="lots" role="group" aria-label="Portions of this dough">
-                <button v-for="(portion, index) in sheet.portions" :key="index" type="button" class="lot" :aria-pressed="chosen === index" :style="{ flexGrow: Math.max(.12, shareOf(index)) }" @click="chosen = index"><strong>{{ portion.name }}</strong><span>{{ Math.round(100 * shareOf(index)) }} % · {{ portion.dogs.join(', ') || 'no dog yet' }}</span></button>
+                <button v-for="(portion, index) in sheet.portions" :key="index" type="button" class="lot" :aria-pressed="chosen === index" :style="{ flexGrow: Math.max(.12, shareOf(index)) }" @click="chosen = index"><strong>{{ portion.name }}</strong><span>{{ Math.round(100 * shareOf(index)) }} % · {{ seatedIn(portion) || 'no dog yet' }}</span></button>
                 <button v-if="sheet.portions.length === 0 || portions.some((one) => one.name === null && (one.share > .001 || one.dogs.length > 0))" type="button" class="lot" :aria-pressed="chosen < 0" :style="{ flexGrow: Math.max(.12, portions.find((one) => one.name === null)?.share ?? 1) }" @click="chosen = -1"><strong>{{ sheet.portions.length === 0 ? 'the whole dough' : 'the rest' }}</strong><span>{{ grams(portions.find((one) => one.name === null)?.doughGrams.best ?? 0) }}</span></button>
                 <v-btn variant="tonal" :disabled="sheet.portions.length >= 10" @click="add">Another portion</v-btn>
             </div>
@@ -124,9 +132,9 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                             <NumberField :short="false" label="% of the dough" :value="mine.share === null ? null : Math.round(1000 * mine.share) / 10" placeholder="by need" @meant="share" />
                             <v-btn @click="drop">Take this portion away</v-btn>
                         </div>
-                        <div class="toggles" role="group" aria-label="Dogs that eat from it"><button v-for="dog in kitchen.atTable" :key="dog.id" type="button" class="toggle" :aria-pressed="mine.dogs.includes(dog.name)" @click="seat(dog.name)">{{ dog.name }}</button></div>
+                        <div class="toggles" role="group" aria-label="Dogs that eat from it"><button v-for="dog in kitchen.atTable" :key="dog.id" type="button" class="toggle" :aria-pressed="mine.dogs.includes(dog.id)" @click="seat(dog.id)">{{ dog.name }}</button></div>
                     </section>
-                    <CutChooser :key="chosen" v-model:cut="cut" v-model:texture="texture" class="studio__part" :answer="answer" :refusal="refusal" :place="chosen < 0 ? '/cut' : `/portions/${chosen}/cut`" :dogs="shown.dogs" :oddity="shown.oddity" :score="score" large><h2>The piece, at true size</h2></CutChooser>
+                    <CutChooser :key="chosen" v-model:cut="cut" v-model:texture="texture" class="studio__part" :answer="answer" :refusal="refusal" :place="chosen < 0 ? '/cut' : `/portions/${chosen}/cut`" :dogs="shown.dogIds ?? []" :oddity="shown.oddity" :score="score" large><h2>The piece, at true size</h2></CutChooser>
                     <p class="studio__figures"><strong>{{ Math.floor(shown.piece.count.best + 1e-9) }}</strong> pieces · <strong>{{ figure(shown.piece.kcal.best) }}</strong> kcal each<template v-if="figure(shown.piece.kcal.low) !== figure(shown.piece.kcal.high)"> ({{ figure(shown.piece.kcal.low) }}–{{ figure(shown.piece.kcal.high) }})</template> · {{ grams(shown.piece.bakedGrams.best) }} out of the oven · {{ grams(shown.doughGrams.best) }} of dough<template v-if="shown.daysItLasts !== null"> · lasts {{ shown.daysItLasts }} day{{ shown.daysItLasts === 1 ? '' : 's' }}</template></p>
                     <details class="assumed"><summary>Counted and weighed after cooling</summary>
                         <div class="fields"><NumberField label="pieces" :value="measured.count" @meant="measure('count', $event)" /><NumberField label="g in all" :value="measured.bakedGrams" @meant="measure('bakedGrams', $event)" /><NumberField label="g spoilt" :value="measured.wasteGrams" @meant="measure('wasteGrams', $event)" /></div>

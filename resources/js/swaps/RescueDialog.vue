@@ -9,10 +9,10 @@ import PieceDots from '../ui/PieceDots.vue'
 
 /** The whole recipe before and after: three ways to keep the treat and lose the trouble, and goals beyond. */
 const open = defineModel<boolean>({ required: true })
-const kitchen = useKitchen()
 const { sheet, answer, question, takeSwap } = useSheet()
 
 const PLAIN: [string, string][] = [['gluten-free', 'gluten-free'], ['grain-free', 'grain-free'], ['egg-free', 'egg-free'], ['dairy-free', 'dairy-free'], ['low-fat', 'low in fat'], ['low-sodium', 'low in salt'], ['single-protein', 'one animal only'], ['meat-first', 'meat stays first']]
+const kitchen = useKitchen()
 const goals = ref<string[]>([])
 const fewer = ref('')
 const plan = ref<RescueAnswer | null>(null)
@@ -34,10 +34,7 @@ async function work(): Promise<void> {
     working.value = true
     problem.value = null
     try {
-        plan.value = await api.rescue({
-            ...request, goals: asked.value, swaps: kitchen.swaps.map(({ swap }) => swap),
-            dislikes: Object.fromEntries(kitchen.atTable.filter((dog) => dog.dislikes.length > 0).map((dog) => [dog.name, dog.dislikes])),
-        })
+        plan.value = await api.rescue({ ...request, goals: asked.value })
         at.value = 0
         await show()
     } catch (error) {
@@ -100,7 +97,7 @@ function take(): void {
             <div class="rescue__goals" role="group" aria-label="And make it">
                 <span class="hint">And make it</span>
                 <button v-for="[id, name] in PLAIN" :key="id" type="button" class="job" :aria-pressed="goals.includes(id)" @click="toggle(id)">{{ name }}</button>
-                <button v-for="dog in kitchen.atTable.filter((one) => one.newIngredients.length > 0)" :key="dog.id" type="button" class="job" :aria-pressed="goals.includes(`nothing-new:${dog.name}`)" @click="toggle(`nothing-new:${dog.name}`)">nothing new for {{ dog.name }}</button>
+                <button v-for="dog in kitchen.atTable.filter((one) => one.newIngredients.length > 0)" :key="dog.id" type="button" class="job" :aria-pressed="goals.includes(`nothing-new:${dog.id}`)" @click="toggle(`nothing-new:${dog.id}`)">nothing new for {{ dog.name }}</button>
                 <button v-if="kitchen.atTable.some((one) => one.allowList !== null)" type="button" class="job" :aria-pressed="goals.includes('allow-list')" @click="toggle('allow-list')">from the allow-list only</button>
                 <label class="plain plain--short"><span>% fewer kcal</span><input v-model="fewer" inputmode="numeric" @change="work" /></label>
             </div>

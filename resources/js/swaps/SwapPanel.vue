@@ -20,14 +20,12 @@ const at = ref(0)
 const problem = ref<string | null>(null)
 const list = ref<HTMLElement | null>(null)
 
-const swaps = computed(() => kitchen.swaps.map(({ swap }) => swap))
-const dislikes = computed(() => Object.fromEntries(kitchen.atTable.filter((dog) => dog.dislikes.length > 0).map((dog) => [dog.name, dog.dislikes])))
 
 async function look(): Promise<void> {
     const asked = question()
     if (asked === null) return
     try {
-        answer.value = await api.swaps({ ...asked, line: props.index, swaps: swaps.value, dislikes: dislikes.value, ...(corrected.value ? { jobs: jobs.value } : {}) })
+        answer.value = await api.swaps({ ...asked, line: props.index, ...(corrected.value ? { jobs: jobs.value } : {}) })
         if (!corrected.value) jobs.value = answer.value.jobs
         at.value = 0
         problem.value = null

@@ -30,6 +30,8 @@ export function inShort(finding: Finding): string {
 export interface Told {
     finding: Finding
     dogs: string[]
+    /** their ids, in the same order */
+    ids: string[]
 }
 
 export function told(findings: Finding[]): Told[] {
@@ -37,8 +39,11 @@ export function told(findings: Finding[]): Told[] {
     for (const finding of worstFirst(findings)) {
         const key = `${finding.level}|${finding.code}|${finding.dog === null ? finding.message : ''}|${String(finding.confirmed ?? false)}`
         const known = groups.get(key)
-        if (known === undefined) groups.set(key, { finding, dogs: finding.dog === null ? [] : [finding.dog] })
-        else if (finding.dog !== null) known.dogs.push(finding.dog)
+        if (known === undefined) groups.set(key, { finding, dogs: finding.dog === null ? [] : [finding.dog], ids: finding.dog === null ? [] : [finding.dogId ?? finding.dog] })
+        else if (finding.dog !== null) {
+            known.dogs.push(finding.dog)
+            known.ids.push(finding.dogId ?? finding.dog)
+        }
     }
 
     return [...groups.values()]

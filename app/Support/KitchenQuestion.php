@@ -1,0 +1,296 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Http\Resources\DogResource;
+use App\Models\Dog;
+use App\Models\Product;
+use App\Models\Recipe;
+use App\Models\Weighing;
+use Illuminate\Database\Eloquent\Collection;
+use MildBowl\Core\Contract\Asks;
+use MildBowl\Core\Contract\Contract;
+use MildBowl\Core\Contract\DogReader;
+use MildBowl\Core\Questions\RequestRefused;
+use stdClass;
+
+/**
+ * The one place where a question about this kitchen is put together. Whoever asks says what is not kept yet and names the rest by id; the
+ * table, the house rules, the foods, the labels and the prices are added here. The page, the calendar, export and jobs ask alike.
+ */
+final class KitchenQuestion
+{
+    private const MOST_LABELS = 100;
+
+    /** @var Collection<int, Dog>|null */
+    private ?Collection $dogs = null;
+
+    /** @var Collection<int, Product>|null */
+    private ?Collection $products = null;
+
+    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts) {}
+
+    /**
+     * @param  stdClass  $asked  the question's own request, with ids for what is kept; what is left out is taken from the kitchen
+     * @return array<string, mixed> the answer of core
+     *
+     * @throws RequestRefused with the place in the request as it was put together
+     */
+    public function answer(string $question, stdClass $asked): array
+    {
+        $whole = clone $asked;
+        $whole->version ??= 1;
+
+        return $this->contract->answerTo($question, match (Contract::asksOf($question)) {
+            Asks::Recipe => $this->withRecipe($whole, $question),
+            Asks::Treats => $this->withTreats($whole),
+            Asks::Dogs => $this->withDogs($whole, $question),
+            Asks::Nothing => $whole,
+        });
+    }
+
+    /**
+     * A recipe as it is kept, for the dogs at the table.
+     *
+     * @return array<string, mixed> the answer of core
+     *
+     * @throws RequestRefused when it cannot be judged yet
+     */
+    public function about(Recipe $recipe): array
+    {
+        $asked = new stdClass;
+        $asked->recipe = new stdClass;
+        $asked->recipe->text = $recipe->text;
+        $this->lay($recipe, $asked);
+
+        return $this->answer('formulate', $asked);
+    }
+
+    private function withRecipe(stdClass $whole, string $question): stdClass
+    {
+        foreach ($this->parts->all() as $key => $part) {
+            $whole->{$key} = $key === 'oven' ? (object) ((array) ($whole->oven ?? []) + (array) $part) : ($whole->{$key} ?? self::json($part));
+        }
+        $whole->dogs = $this->dogs($whole->dogs ?? null);
+        $this->withKept($whole);
+        if ($question === 'size') {
+            // it works out sizes for the whole dough
+            unset($whole->portions);
+        }
+
+        return $whole;
+    }
+
+    private function withTreats(stdClass $whole): stdClass
+    {
+        $this->withFoods($whole);
+        $whole->dogs = $this->dogs($whole->dogs ?? null);
+        foreach (is_array($whole->treats ?? null) ? $whole->treats : [] as $treat) {
+            if ($treat instanceof stdClass) {
+                $treat->dogs = $whole->dogs;
+                $kept = $this->withKept($treat);
+                $treat->name ??= $kept?->title;
+                unset($treat->dogs);
+            }
+        }
+
+        return $whole;
+    }
+
+    private function withDogs(stdClass $whole, string $question): stdClass
+    {
+        $this->withFoods($whole);
+        if (is_string($whole->dog ?? null)) {
+            if ($question === 'profile') {
+                $this->withWeighings($whole);
+            }
+            $whole->dog = $this->dogs([$whole->dog])[0];
+        }
+        if (is_array($whole->dogs ?? null)) {
+            $whole->dogs = $this->dogs($whole->dogs);
+        }
+        $product = $whole->product ?? null;
+        if ($product instanceof stdClass && isset($product->id)) {
+            $kept = $this->shelf()->find((string) $product->id) ?? throw RequestRefused::outOfRange('/product/id', 'No product of this kitchen has this id.');
+            unset($product->id);
+            $product->name ??= $kept->name;
+            $product->ingredients ??= $kept->readings->first()->ingredients ?? '';
+        }
+        $recipe = $whole->recipe ?? null;
+        if ($recipe instanceof stdClass && isset($recipe->id)) {
+            $kept = self::recipe($recipe->id);
+            unset($recipe->id);
+            $recipe->title ??= $kept->title;
+            $recipe->text ??= $kept->text;
+            $recipe->cut ??= self::json($kept->cut);
+        }
+
+        return $whole;
+    }
+
+    /** The dog's own meals, and every time it was weighed. */
+    private function withWeighings(stdClass $whole): void
+    {
+        $dog = $this->kennel()->find((string) $whole->dog);
+        if ($dog !== null) {
+            $whole->meals ??= $dog->meals;
+            $weighings = Weighing::query()->where('dog_id', $dog->id)->with('dog')->orderBy('weighed_on')->get();
+            $whole->weighings ??= array_map(static fn (Weighing $one): stdClass => (object) ['ageMonths' => $one->dog->ageMonths($one->weighed_on), 'kg' => $one->kg], $weighings->all());
+        }
+    }
+
+    private function withFoods(stdClass $whole): void
+    {
+        foreach (array_intersect_key($this->parts->all(), ['policy' => 1, 'pantry' => 1, 'names' => 1]) as $key => $part) {
+            $whole->{$key} ??= self::json($part);
+        }
+    }
+
+    /** What is kept of the recipe that is named by its id, and the labels that its lines name. */
+    private function withKept(stdClass $whole): ?Recipe
+    {
+        $recipe = $whole->recipe ?? null;
+        if (! $recipe instanceof stdClass) {
+            return null;
+        }
+        $kept = isset($recipe->id) ? self::recipe($recipe->id) : null;
+        unset($recipe->id);
+        if ($kept !== null) {
+            $this->lay($kept, $whole);
+        }
+        $whole->labels = [...(is_array($whole->labels ?? null) ? $whole->labels : []), ...$this->labels((string) ($recipe->text ?? ''), $whole->bound ?? null)];
+        unset($whole->bound);
+        if (is_array($whole->portions ?? null)) {
+            $whole->portions = self::seated($whole->portions, $whole->dogs);
+        }
+
+        return $kept;
+    }
+
+    /** What is not said is as it was kept. */
+    private function lay(Recipe $kept, stdClass $whole): void
+    {
+        $whole->recipe->title ??= $kept->title;
+        $whole->recipe->text ??= $kept->text;
+        $whole->recipe->steps ??= $kept->steps;
+        $whole->cut ??= self::json($kept->cut);
+        $whole->portions ??= self::json($kept->portions);
+        $whole->bake ??= (object) ['texture' => $kept->texture];
+        foreach (['cut', 'portions'] as $key) {
+            if ($whole->{$key} === null) {
+                unset($whole->{$key});
+            }
+        }
+    }
+
+    private static function recipe(mixed $id): Recipe
+    {
+        return Recipe::query()->findOrFail(is_string($id) ? $id : '');
+    }
+
+    /**
+     * Dogs as core knows them: those at the table where nobody said; by id; or as they are described, on top of what is kept of them.
+     *
+     * @return list<stdClass>
+     *
+     * @throws RequestRefused when no dog of this kitchen has the id
+     */
+    private function dogs(mixed $asked): array
+    {
+        if (! is_array($asked)) {
+            return array_map(self::dog(...), array_values($this->kennel()->filter(static fn (Dog $dog): bool => $dog->at_table)->all()));
+        }
+        $dogs = [];
+        foreach (array_values($asked) as $n => $one) {
+            $id = is_string($one) ? $one : ($one instanceof stdClass ? $one->id ?? null : null);
+            $kept = is_string($id) ? $this->kennel()->find($id) : null;
+            if (is_string($one) && $kept === null) {
+                throw RequestRefused::outOfRange("/dogs/$n", 'No dog of this kitchen has this id.');
+            }
+            $dogs[] = (object) ((array) ($one instanceof stdClass ? $one : []) + (array) ($kept === null ? [] : self::dog($kept)));
+        }
+
+        return $dogs;
+    }
+
+    /** @return Collection<int, Dog> */
+    private function kennel(): Collection
+    {
+        return $this->dogs ??= Dog::query()->orderBy('position')->orderBy('name')->get();
+    }
+
+    /** @return Collection<int, Product> */
+    private function shelf(): Collection
+    {
+        return $this->products ??= Product::query()->with('readings')->orderBy('name')->get();
+    }
+
+    private static function dog(Dog $dog): stdClass
+    {
+        return (object) array_filter(array_intersect_key((new DogResource($dog))->resolve(), array_flip(DogReader::KEYS)), static fn (mixed $one): bool => $one !== null);
+    }
+
+    /**
+     * The labels that settle lines: of products bound by hand, and of those whose name stands in the text.
+     *
+     * @return list<stdClass>
+     */
+    private function labels(string $text, mixed $bound): array
+    {
+        $products = $this->shelf();
+        $labels = [];
+        foreach (is_array($bound) ? $bound : [] as $one) {
+            $line = (string) ($one->line ?? '');
+            $product = $products->find((string) ($one->product ?? ''));
+            if ($product instanceof Product && $line !== '' && str_contains($text, $line)) {
+                $labels[] = self::label($product, mb_substr($line, 0, 200));
+            }
+        }
+        foreach ($products as $product) {
+            if (mb_stripos($text, $product->name) !== false) {
+                $labels[] = self::label($product, $product->name);
+            }
+        }
+
+        $read = array_filter($labels, static fn (?stdClass $one): bool => $one !== null);
+
+        return array_slice(array_values($read), 0, self::MOST_LABELS);
+    }
+
+    /** A product's newest wording under a name; null where none was read. */
+    private static function label(Product $product, string $name): ?stdClass
+    {
+        $ingredients = $product->readings->first()->ingredients ?? '';
+
+        return trim($ingredients) === '' ? null : (object) ['id' => $product->id, 'name' => $name, 'ingredients' => $ingredients];
+    }
+
+    /**
+     * Portions for the dogs that are at the table now.
+     *
+     * @param  array<array-key, mixed>  $portions
+     * @return list<mixed>
+     */
+    private static function seated(array $portions, mixed $dogs): array
+    {
+        $known = [];
+        foreach (is_array($dogs) ? $dogs : [] as $dog) {
+            array_push($known, $dog->id ?? null, $dog->name ?? null);
+        }
+        foreach ($portions as $portion) {
+            if ($portion instanceof stdClass && is_array($portion->dogs ?? null)) {
+                $portion->dogs = array_values(array_filter($portion->dogs, static fn (mixed $dog): bool => $dog !== null && in_array($dog, $known, true)));
+            }
+        }
+
+        return array_values($portions);
+    }
+
+    /** A value as JSON would have it, objects apart from lists. */
+    private static function json(mixed $value): mixed
+    {
+        return $value === null ? null : json_decode(json_encode($value, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), false, 64, JSON_THROW_ON_ERROR);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Contract;
+
+/** What a question is about, and so what a kitchen can add to it by itself. */
+enum Asks
+{
+    /** a recipe, with the dogs it is for and the whole kitchen */
+    case Recipe;
+
+    /** several treats that share the dogs and the kitchen's foods */
+    case Treats;
+
+    /** dogs, or what one took, with the kitchen's foods and words */
+    case Dogs;
+
+    /** nothing that a kitchen keeps */
+    case Nothing;
+}
