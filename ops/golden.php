@@ -11,7 +11,7 @@ use SebastianBergmann\Diff\Output\UnifiedDiffOutputBuilder;
 $core = getenv('MILDBOWL_CORE') ?: __DIR__.'/../core';
 require "$core/vendor/autoload.php";
 
-$known = ['--take', '--brief', '--first'];
+$known = ['--take', '--brief', '--first', '--each'];
 $options = array_fill_keys(array_map(static fn (string $option): string => ltrim($option, '-'), array_intersect($known, $argv)), true);
 $wanted = array_values(array_diff(array_slice($argv, 1), $known));
 $themes = array_filter(
@@ -28,6 +28,7 @@ if ($themes === []) {
 }
 $differ = new Differ(new UnifiedDiffOutputBuilder('', false));
 $all = $altered = 0;
+$groups = [];
 foreach ($themes as $theme) {
     $changed = Golden::changed($theme);
     $all += count(Golden::kept($theme));
@@ -37,14 +38,20 @@ foreach ($themes as $theme) {
             echo "$theme: $case\n";
             exit(1);
         }
-        echo "\n== $theme: $case".($was === '' ? ' (new)' : ($is === '' ? ' (gone)' : ''))."\n";
-        if (! isset($options['brief']) && $was !== '' && $is !== '') {
-            echo preg_replace('/^@@.*@@$/m', '   …', $differ->diff($was, $is));
-        }
+        $kind = $was === '' ? ' (new)' : ($is === '' ? ' (gone)' : '');
+        $diff = $kind === '' ? (string) preg_replace('/^@@.*@@$/m', '   …', $differ->diff($was, $is)) : '';
+        // the same lines with other figures are the same change
+        preg_match_all('/^[+-].*$/m', (string) preg_replace('/\d[\d.…e -]*/u', '#', $diff), $lines);
+        $key = isset($options['each']) ? "$theme: $case" : $kind.implode("\n", array_unique($lines[0])).($kind === '' ? '' : $theme);
+        $groups[$key] ??= ['first' => "$theme: $case$kind", 'diff' => $diff, 'count' => 0];
+        $groups[$key]['count']++;
     }
     if (isset($options['take']) && $changed !== []) {
         Golden::take($theme, Golden::now($theme));
     }
+}
+foreach ($groups as $group) {
+    echo "\n== {$group['first']}".($group['count'] === 1 ? '' : ' and '.($group['count'] - 1).' more like it')."\n".(isset($options['brief']) ? '' : $group['diff']);
 }
 if (isset($options['take'])) {
     echo "\n$altered of $all answers taken over. Say in the commit why each changed.\n";

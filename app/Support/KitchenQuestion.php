@@ -137,7 +137,12 @@ final class KitchenQuestion
         if ($dog !== null) {
             $whole->meals ??= $dog->meals;
             $weighings = Weighing::query()->where('dog_id', $dog->id)->with('dog')->orderBy('weighed_on')->get();
-            $whole->weighings ??= array_map(static fn (Weighing $one): stdClass => (object) ['ageMonths' => $one->dog->ageMonths($one->weighed_on), 'kg' => $one->kg], $weighings->all());
+            if (! isset($whole->weighings)) {
+                $whole->weighings = [];
+                foreach ($weighings as $one) {
+                    $whole->weighings[] = (object) ['ageMonths' => $one->dog->ageMonths($one->weighed_on), 'kg' => $one->kg];
+                }
+            }
         }
     }
 

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
+use MildBowl\Core\Baking\Parts\Part;
+use MildBowl\Core\Baking\Parts\Parts;
+use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Values\Range;
 
-/** A dough cut and baked: how many pieces, what one weighs and holds. */
+/** A dough cut and baked, with what is laid on it: how many pieces, what one weighs and holds. The body alone decides count and shape. */
 final readonly class Batch
 {
     public Range $count;
@@ -21,24 +24,127 @@ final readonly class Batch
 
     public Range $kcal;
 
+    /** Dough that fills no whole piece. */
+    public float $leftGrams;
+
     /** @var array<string, float> what one piece holds of each substance, best values */
     public array $pieceSubstances;
 
-    public function __construct(public Dough $dough, Cut $cut, Texture $texture, Measured $measured = new Measured)
-    {
+    /** @var list<float> share of each laid part that lies on these pieces */
+    private array $shares;
+
+    /**
+     * @param  Dough  $dough  of the body
+     * @param  list<Part>  $laid  the other parts
+     * @param  float  $share  of the whole recipe
+     */
+    public function __construct(
+        public Dough $dough,
+        private Cut $cut,
+        private Texture $texture,
+        private Measured $measured = new Measured,
+        private array $laid = [],
+        private float $share = 1.0,
+    ) {
         $dough0 = $dough->grams;
         $estimate = $texture->bakedGrams($dough0, $dough->solids);
         $baked = $measured->bakedGrams === null ? $estimate : Range::exact($measured->bakedGrams);
         $kept = $measured->keptOf($baked->best);
-        $this->kcal = $dough->kcal->times($kept);
-        $this->bakedGrams = $measured->bakedGrams === null ? $baked->times($kept) : $baked;
+        $kcal = $dough->kcal->times($kept);
+        $bakedGrams = $measured->bakedGrams === null ? $baked->times($kept) : $baked;
         $fixed = $measured->count ?? $cut->count();
-        [$this->count, $this->pieceDoughGrams, $this->pieceBakedGrams, $this->pieceKcal] = match (true) {
-            $dough0->best <= 0.0 => [Range::zero(), Range::zero(), Range::zero(), Range::zero()],
-            $fixed !== null && $fixed > 0 => [Range::exact($fixed), $dough0->times($kept / $fixed), $this->bakedGrams->times(1 / $fixed), $this->kcal->times(1 / $fixed)],
-            default => $this->cutBySize((float) $cut->pieceMl() * $dough->density(), $cut->used() * $kept, $kept),
-        };
-        $this->pieceSubstances = $this->inOnePiece();
+        $left = 0.0;
+        if ($dough0->best <= 0.0) {
+            $count = $pieceDough = $pieceBaked = $pieceKcal = Range::zero();
+        } elseif ($fixed !== null && $fixed > 0) {
+            [$count, $pieceDough, $pieceBaked, $pieceKcal] = [Range::exact($fixed), $dough0->times($kept / $fixed), $bakedGrams->times(1 / $fixed), $kcal->times(1 / $fixed)];
+        } else {
+            $piece = (float) $cut->pieceMl() * $dough->density();
+            [$count, $pieceDough, $pieceBaked, $pieceKcal] = self::cutBySize($dough, $bakedGrams, $piece, $cut->used() * $kept, $kept);
+            if ($cut->hasCells() && $count->best >= 1.0) {
+                $whole = self::wholeCells($count);
+                $left = max(0.0, $dough0->best * $kept - $whole->best * $piece);
+                $bakedGrams = $pieceBaked->times($whole->best);
+                $kcal = $pieceKcal->times($whole->best);
+                $count = $whole;
+            } elseif ($cut->hasCells()) {
+                // not one hollow full: all of it in one
+                [$count, $pieceDough, $pieceBaked, $pieceKcal] = [Range::exact(1.0), $dough0->times($kept), $bakedGrams, $kcal];
+            }
+        }
+        $substances = self::inOnePiece($dough, $pieceKcal, $count);
+        $shares = [];
+        foreach ($laid as $part) {
+            $shares[] = $on = $part->shareOn($count->best, $share);
+            $bakedGrams = $bakedGrams->plus($part->keptGrams->times($on));
+            $kcal = $kcal->plus($part->kept->kcal->times($on));
+            $each = $count->best > 0.0 ? $on / $count->best : 0.0;
+            $pieceDough = $pieceDough->plus($part->kept->grams->times($each));
+            $pieceBaked = $pieceBaked->plus($part->keptGrams->times($each));
+            $pieceKcal = $pieceKcal->plus($part->kept->kcal->times($each));
+            foreach ($part->kept->substances as $substance => $amount) {
+                $substances[$substance] = ($substances[$substance] ?? 0.0) + $amount * $each;
+            }
+        }
+        [$this->count, $this->pieceDoughGrams, $this->pieceBakedGrams, $this->pieceKcal] = [$count, $pieceDough, $pieceBaked, $pieceKcal];
+        [$this->bakedGrams, $this->kcal, $this->leftGrams, $this->pieceSubstances, $this->shares] = [$bakedGrams, $kcal, $left, $substances, $shares];
+    }
+
+    /** A share of a recipe in parts: of the body, and of everything that comes with it. */
+    public static function of(Parts $parts, float $share, Cut $cut, Texture $texture, Measured $measured): self
+    {
+        $body = $parts->body;
+        $dried = $body->keeps->grams !== null && $measured->bakedGrams === null ? new Measured($measured->count, $body->keeps->grams * $share, $measured->wasteGrams) : $measured;
+
+        return new self($body->kept->part($share), $cut, $body->textureAt($texture), $dried, $parts->laid(), $share);
+    }
+
+    /** The pieces as the body makes them, with nothing laid on. */
+    public function bare(): self
+    {
+        return $this->laid === [] ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, [], $this->share);
+    }
+
+    /** The same pieces as one dog gets them, without what it goes without. */
+    public function for(Dog $dog): self
+    {
+        if ($dog->without === [] || $this->laid === []) {
+            return $this;
+        }
+        $laid = array_values(array_filter($this->laid, static fn (Part $part): bool => ! $part->isLeftOutFor($dog)));
+
+        return count($laid) === count($this->laid) ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, $laid, $this->share);
+    }
+
+    /** What goes on the pieces before any heat. */
+    public function doughGrams(): Range
+    {
+        $grams = $this->dough->grams;
+        foreach ($this->laid as $n => $part) {
+            $grams = $grams->plus($part->kept->grams->times($this->shares[$n]));
+        }
+
+        return $grams;
+    }
+
+    /** Share of a part that lies on these pieces; the body's share of the recipe. */
+    public function shareOf(Part $part): float
+    {
+        foreach ($this->laid as $n => $one) {
+            if ($one === $part) {
+                return $this->shares[$n];
+            }
+        }
+
+        return $part->isBody() ? $this->share : 0.0;
+    }
+
+    /** A hollow or a square is full or it is none. */
+    private static function wholeCells(Range $count): Range
+    {
+        $whole = static fn (float $cells): float => max(0.0, floor($cells + 1e-9));
+
+        return Range::of($whole($count->low), $whole($count->best), $whole($count->high));
     }
 
     /**
@@ -46,33 +152,27 @@ final readonly class Batch
      *
      * @return array{Range, Range, Range, Range} pieces, dough and baked grams of one, kcal of one
      */
-    private function cutBySize(float $piece, float $used, float $kept): array
+    private static function cutBySize(Dough $dough, Range $baked, float $piece, float $used, float $kept): array
     {
-        $dough = $this->dough->grams;
-        $ratio = $this->bakedGrams->best / $dough->best;
+        $ratio = $baked->best / $dough->grams->best;
 
         return [
-            $dough->times($used / $piece),
+            $dough->grams->times($used / $piece),
             Range::exact($piece),
             Range::of(
-                $piece * min($ratio, $this->bakedGrams->low / max($dough->low, 0.001)),
+                $piece * min($ratio, $baked->low / max($dough->grams->low, 0.001)),
                 $piece * $ratio,
-                $piece * max($ratio, $this->bakedGrams->high / max($dough->high, 0.001)),
+                $piece * max($ratio, $baked->high / max($dough->grams->high, 0.001)),
             ),
-            $this->dough->kcalPerGram()->times($kept * $piece / $used),
+            $dough->kcalPerGram()->times($kept * $piece / $used),
         ];
     }
 
     /** @return array<string, float> */
-    private function inOnePiece(): array
+    private static function inOnePiece(Dough $dough, Range $pieceKcal, Range $count): array
     {
-        $share = $this->dough->kcal->best > 0 ? $this->pieceKcal->best / $this->dough->kcal->best
-            : ($this->count->best > 0 ? 1 / $this->count->best : 0.0);
-        $piece = [];
-        foreach ($this->dough->substances as $substance => $amount) {
-            $piece[$substance] = $amount * $share;
-        }
+        $share = $dough->kcal->best > 0 ? $pieceKcal->best / $dough->kcal->best : ($count->best > 0 ? 1 / $count->best : 0.0);
 
-        return $piece;
+        return array_map(static fn (float $amount): float => $amount * $share, $dough->substances);
     }
 }

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
+use MildBowl\Core\Baking\Parts\AskedPart;
+use MildBowl\Core\Baking\Parts\Part;
+use MildBowl\Core\Baking\Parts\Parts;
+use MildBowl\Core\Baking\Parts\PartsRefused;
+use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\ReadRecipe;
@@ -15,11 +20,17 @@ final readonly class Bowl
 {
     /**
      * @param  list<?Range>  $grams  by line; null where nothing could be weighed
+     * @param  Dough  $dough  everything that was weighed, in whatever part
      * @param  list<Assumption>  $assumptions
      */
-    private function __construct(public ReadRecipe $recipe, public array $grams, public Dough $dough, public array $assumptions) {}
+    private function __construct(public ReadRecipe $recipe, public array $grams, public Dough $dough, public Parts $parts, public array $assumptions) {}
 
-    public static function of(ReadRecipe $recipe, Kitchen $kitchen): self
+    /**
+     * @param  list<AskedPart>  $asked
+     *
+     * @throws PartsRefused when what was said of a part cannot be
+     */
+    public static function of(ReadRecipe $recipe, Kitchen $kitchen, array $asked = []): self
     {
         $weigher = $kitchen->weigher();
         $grams = $weighed = $assumptions = [];
@@ -40,14 +51,37 @@ final readonly class Bowl
             $weighed[] = new Weighed($index, $line->food, $one, $kitchen->policy->calorieConvention);
         }
 
-        return new self($recipe, $grams, new Dough($weighed), $assumptions);
+        $dough = new Dough($weighed);
+        $parts = Parts::of($recipe, $weighed, $dough, $asked);
+
+        return new self($recipe, $grams, $dough, $parts, [...$assumptions, ...$parts->assumptions]);
     }
 
-    /** @return list<Ingredient> every food the lines name, each once */
-    public function foods(): array
+    /** Everything that a dog gets of it. */
+    public function doughFor(Dog $dog): Dough
+    {
+        $without = static fn (Part $part): bool => $part->isLeftOutFor($dog);
+        if ($dog->without === [] || array_filter($this->parts->all, $without) === []) {
+            return $this->dough;
+        }
+
+        return new Dough(array_values(array_filter($this->dough->weighed, fn (Weighed $one): bool => ! $without($this->parts->under($this->recipe->lines[$one->line]->section)))));
+    }
+
+    /** The whole recipe cut one way. */
+    public function batch(Cut $cut, Texture $texture, Measured $measured = new Measured): Batch
+    {
+        return Batch::of($this->parts, 1.0, $cut, $texture, $measured);
+    }
+
+    /** @return list<Ingredient> every food the lines name, each once; for a dog, those of the parts it gets */
+    public function foods(?Dog $for = null): array
     {
         $foods = [];
         foreach ($this->recipe->lines as $line) {
+            if ($for !== null && $for->without !== [] && $this->parts->under($line->section)->isLeftOutFor($for)) {
+                continue;
+            }
             foreach ($line->foods() as $food) {
                 $foods[$food->id] = $food;
             }

@@ -76,6 +76,12 @@ final readonly class Cut
         return $this->form->used();
     }
 
+    /** Whether its pieces are hollows or squares, of which none is filled by half. */
+    public function hasCells(): bool
+    {
+        return $this->form->hasCells();
+    }
+
     /** Largest dimension of a piece in mm; null where the cut does not say. */
     public function largestMm(): ?float
     {

@@ -30,7 +30,7 @@ final readonly class Dough
             // ranges of one ingredient go the same way; different ones are independent
             $id = $portion->ingredient->id;
             $byFood[$id] = isset($byFood[$id]) ? $byFood[$id]->plus($portion->grams) : $portion->grams;
-            $solidShare = 1 - ($portion->ingredient->composition->waterG ?? 0.0) / 100;
+            $solidShare = $portion->solidShare();
             $dry[$id] = isset($dry[$id]) ? $dry[$id]->plus($portion->grams->times($solidShare)) : $portion->grams->times($solidShare);
             $kcal = $portion->kcal();
             if ($kcal !== null) {

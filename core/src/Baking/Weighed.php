@@ -29,7 +29,15 @@ final readonly class Weighed
         public Ingredient $ingredient,
         public Range $grams,
         private string $calorieConvention,
+        /** what is left of it where some was poured off or stays behind: its energy and its substances */
+        private ?Left $left = null,
     ) {
+        if ($left !== null) {
+            $this->substances = $left->substances;
+            $this->kcal = $left->kcal;
+
+            return;
+        }
         $share = $grams->best / 100;
         $substances = [];
         foreach ($ingredient->contents as $substance => $per100g) {
@@ -50,7 +58,28 @@ final readonly class Weighed
     /** So much of it. */
     public function times(float $share): self
     {
-        return new self($this->line, $this->ingredient, $this->grams->times($share), $this->calorieConvention);
+        return new self($this->line, $this->ingredient, $this->grams->times($share), $this->calorieConvention, $this->left?->times($share));
+    }
+
+    /**
+     * The same line where only some of it goes on.
+     *
+     * @param  ?Range  $kcal  null when unknown
+     * @param  array<string, float>  $substances
+     */
+    public function keeping(Range $grams, ?Range $kcal, array $substances): self
+    {
+        return new self($this->line, $this->ingredient, $grams, $this->calorieConvention, new Left($kcal, $substances));
+    }
+
+    /** Share of everything but water; a food whose composition is unknown is all solid. */
+    public function solidShare(): float
+    {
+        if ($this->left !== null) {
+            return $this->grams->best > 0.0 ? max(0.0, 1 - ($this->substances['waterG'] ?? 0.0) / $this->grams->best) : 0.0;
+        }
+
+        return 1 - ($this->ingredient->composition->waterG ?? 0.0) / 100;
     }
 
     /** kcal per 100 g in the chosen convention; null when the composition is unknown. */

@@ -9,7 +9,6 @@ final class JsonLd
 {
     private const DEEPEST = 12;
 
-    /** @return Clipped */
     public static function read(string $json): Clipped
     {
         try {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Contract;
 
+use MildBowl\Core\Baking\Parts\PartsRefused;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\RequestRefused;
 
@@ -52,7 +53,7 @@ final readonly class Contract
      */
     public function answer(string $name, string $json): array
     {
-        return self::named($name)->answer(Node::decode($json), $this->shipped);
+        return $this->answered($name, Node::decode($json));
     }
 
     /**
@@ -64,7 +65,17 @@ final readonly class Contract
      */
     public function answerTo(string $name, \stdClass $request): array
     {
-        return self::named($name)->answer(new Node($request), $this->shipped);
+        return $this->answered($name, new Node($request));
+    }
+
+    /** @return array<string, mixed> */
+    private function answered(string $name, Node $node): array
+    {
+        try {
+            return self::named($name)->answer($node, $this->shipped);
+        } catch (PartsRefused $refused) {
+            throw RequestRefused::outOfRange($refused->path, $refused->getMessage());
+        }
     }
 
     private static function named(string $name): Answers

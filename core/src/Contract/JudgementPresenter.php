@@ -37,6 +37,7 @@ final readonly class JudgementPresenter
             'lines' => $this->lines(),
             'steps' => $this->steps(),
             'verdict' => ['cleared' => $this->judgement->cleared, 'dogs' => array_map(self::verdict(...), $this->judgement->verdicts)],
+            'parts' => (new PartsPresenter($this->judgement))->toArray(),
             'batch' => $this->batch(),
             'piece' => $this->piece(),
             'rations' => array_map(fn (Ration $ration, DogVerdict $verdict): array => $this->ration($ration, $verdict->cleared), $this->judgement->rations, $this->judgement->verdicts),
@@ -136,21 +137,25 @@ final readonly class JudgementPresenter
     /** @return array<string, mixed> */
     private function batch(): array
     {
-        $dough = $this->judgement->bowl->dough;
+        $whole = $this->judgement->bowl->dough;
+        $dough = $this->judgement->bowl->parts->body->kept;
         $feel = $dough->feel();
+        $lots = $this->judgement->lots->all;
         $baked = $kcal = Range::zero();
-        foreach ($this->judgement->lots->all as $lot) {
+        foreach ($lots as $lot) {
             $baked = $baked->plus($lot->batch->bakedGrams);
             $kcal = $kcal->plus($lot->batch->kcal);
         }
+        $grams = count($lots) === 1 ? $lots[0]->batch->doughGrams() : array_reduce($lots, static fn (Range $sum, Lot $lot): Range => $sum->plus($lot->batch->doughGrams()), Range::zero());
         $prices = $this->question->kitchen->prices;
         $array = [
-            'doughGrams' => Presenter::range($dough->grams),
+            'doughGrams' => Presenter::range($grams),
             'bakedGrams' => Presenter::range($baked),
             'kcal' => Presenter::range($kcal),
+            'leftGrams' => array_sum(array_map(static fn (Lot $lot): float => $lot->batch->leftGrams, $lots)),
             'wetness' => $dough->wetness,
             'feel' => $feel?->feel,
-        ] + ($prices === null ? [] : ['cost' => $prices->of($dough->gramsByFood())]);
+        ] + ($prices === null ? [] : ['cost' => $prices->of($whole->gramsByFood())]);
 
         return $this->question->explain
             ? $array + ['explain' => ['sign' => $feel?->sign, 'made' => Story::ofBatch($dough, $baked, $kcal), 'panel' => Presenter::object(Panel::of($this->judgement->lots->main()->batch))]] : $array;
@@ -205,7 +210,7 @@ final readonly class JudgementPresenter
         $dog = $ration->dog;
         $lot = $this->judgement->lotOf($dog);
         $given = $cleared ? $ration->pieces : 0.0;
-        $holdBack = $dog->foodKcalPer100g === null || $given === null ? null : $given * $lot->batch->pieceKcal->best / $dog->foodKcalPer100g * 100;
+        $holdBack = $dog->foodKcalPer100g === null || $given === null ? null : $given * $lot->batch->for($dog)->pieceKcal->best / $dog->foodKcalPer100g * 100;
         $array = Presenter::dog($dog) + [
             'stage' => $dog->lifeStage()->value,
             'restingKcal' => $ration->energy->restingKcal,
@@ -231,9 +236,9 @@ final readonly class JudgementPresenter
             'heldByIfCleared' => $ration->heldBy,
             'safeBiteMm' => $ration->dog->safeBiteMm(),
             'shows' => Story::holds($cleared ? $ration->heldBy : 'not-cleared'),
-            'made' => Story::ofRation($ration, $lot->batch),
+            'made' => Story::ofRation($ration, $lot->batch->for($ration->dog)),
             'portion' => $lot->name,
-            'limits' => array_map(static fn (Limit $limit): array => ['code' => $limit->code, 'shows' => Story::holds($limit->code), 'made' => Story::ofLimit($limit, $ration, $lot->batch)], $ration->limits),
+            'limits' => array_map(static fn (Limit $limit): array => ['code' => $limit->code, 'shows' => Story::holds($limit->code), 'made' => Story::ofLimit($limit, $ration, $lot->batch->for($ration->dog))], $ration->limits),
             'ramp' => $ration->ramp(),
             'breakInto' => Breaking::of($ration->dog, $lot->cut),
             'wouldFit' => $fits === null ? null : Presenter::cut($fits),

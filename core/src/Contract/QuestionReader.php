@@ -26,7 +26,7 @@ final class QuestionReader
     public static function read(Node $node, Kitchen $shipped, array $moreKeys = [], array $without = []): Question
     {
         $node->object([...array_values(array_diff(self::KEYS, $without)), ...$moreKeys])->requireVersion();
-        $recipe = $node->required('recipe', 'The recipe')->object(['title', 'text', 'steps']);
+        $recipe = $node->required('recipe', 'The recipe')->object(['title', 'text', 'steps', 'parts']);
         $text = $recipe->required('text', 'The recipe\'s text')->filled(Question::LONGEST_TEXT);
         $steps = $recipe->get('steps')?->string(Question::LONGEST_TEXT) ?? '';
         self::notTooManyLines($text, '/recipe/text');
@@ -40,7 +40,7 @@ final class QuestionReader
         return new Question(
             $kitchen, $text, $steps, in_array('cut', $without, true) || in_array('cut', $moreKeys, true) ? null : CutReader::read($node->get('cut')), CutReader::texture($node->get('bake')), $dogs,
             self::labels($node->get('labels')), self::confirmed($node->get('confirmed')), CutReader::measured($node->get('measured')),
-            in_array('portions', $without, true) ? [] : self::portions($node->get('portions'), $dogs), $node->get('explain')?->boolean() ?? false,
+            in_array('portions', $without, true) ? [] : self::portions($node->get('portions'), $dogs), $node->get('explain')?->boolean() ?? false, PartReader::all($recipe->get('parts')),
         );
     }
 

@@ -6,7 +6,6 @@ namespace MildBowl\Core\Contract;
 
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Dogs\Dog;
-use MildBowl\Core\Judging\Question;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Questions\LeftOut;
@@ -36,10 +35,7 @@ final readonly class Rescue implements Answers
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = QuestionReader::read($node, $shipped, ['goals', 'dislikes', 'atHand']);
-        $question = new Question(
-            $question->kitchen, $question->text, $question->steps, $question->cut, $question->texture, self::withDislikes($node->get('dislikes'), $question->dogs), $question->labels,
-            $question->confirmed, $question->measured, $question->portions,
-        );
+        $question = $question->withDogs(self::withDislikes($node->get('dislikes'), $question->dogs));
         $answer = (new RescueQuestion($question, GoalReader::read($node->get('goals'), $question->dogs), self::atHand($node->get('atHand'), $question->kitchen->catalogue)))->answer();
 
         return [

@@ -34,10 +34,7 @@ final readonly class Swaps implements Answers
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = QuestionReader::read($node, $shipped, ['line', 'jobs', 'dislikes', 'atHand']);
-        $question = new Question(
-            $question->kitchen, $question->text, $question->steps, $question->cut, $question->texture, Rescue::withDislikes($node->get('dislikes'), $question->dogs), $question->labels,
-            $question->confirmed, $question->measured, $question->portions,
-        );
+        $question = $question->withDogs(Rescue::withDislikes($node->get('dislikes'), $question->dogs));
         $line = $node->required('line', 'The number of the line')->integer(0, Question::MOST_LINES);
         $jobs = array_map(static fn (Node $one): string => $one->choice(Jobs::ALL), $node->get('jobs')?->list(12) ?? []);
         $answer = (new SwapsQuestion($question, $line, $jobs, Rescue::atHand($node->get('atHand'), $question->kitchen->catalogue)))->answer();

@@ -35,6 +35,7 @@ use MildBowl\Core\Build\Tables;
  *     groupsWith: array{densities: list<string>, pieces: list<string>},
  *     uptake: array<string, array{float, string}>,
  *     textures: array<string, array<string, string>>,
+ *     roles: array<string, array<string, string>>,
  *     feels: list<array<string, string>>,
  *     heat: list<array<string, string>>,
  *     gasMarks: list<array<string, string>>,

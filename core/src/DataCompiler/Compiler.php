@@ -46,6 +46,7 @@ final class Compiler
             'groupsWith' => ['densities' => $this->groupsWith('densities'), 'pieces' => $this->groupsWith('pieces')],
             'uptake' => $this->readUptake(),
             'textures' => $this->readKeyed('textures', 'texture'),
+            'roles' => $this->readKeyed('roles', 'word'),
             'feels' => $this->table('feels'),
             'heat' => $this->table('heat'),
             'gasMarks' => $this->table('gas-marks'),

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\DataCompiler;
 
+use MildBowl\Core\Baking\Parts\Joins;
+use MildBowl\Core\Baking\Parts\Role;
+use MildBowl\Core\Baking\Processes\Processes;
 use MildBowl\Core\Baking\Shapes\Shapes;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Kitchen\Policy;
@@ -96,7 +99,7 @@ final class Vocabulary
     /** Traits that the program itself asks about; every other must be named by a row. */
     public const TRAITS_IN_CODE = [
         'flour', 'bran', 'oil', 'animal-fat', 'meat', 'organ', 'liver-organ', 'raw-meat', 'raw-fish', 'cured-meat', 'cheese', 'nut-butter', 'liquid', 'herb',
-        'spice', 'spice-mix', 'added-sugar', 'added-sugar-part', 'new-fibre', 'baking-leavener', 'category-word', 'additive', 'salted', 'tinned-fish',
+        'spice', 'spice-mix', 'added-sugar', 'added-sugar-part', 'new-fibre', 'baking-leavener', 'category-word', 'additive', 'salted', 'tinned-fish', 'gelling', 'melts-gelatin', 'cooked-bone-as-such', 'raw-bone-as-such',
         'kelp', 'check-sugar-free',
     ];
 
@@ -111,6 +114,9 @@ final class Vocabulary
             'condition' => self::CONDITIONS,
             'medicine' => self::MEDICINES,
             'texture' => self::TEXTURES,
+            'role' => Role::ids(),
+            'joins' => Joins::ids(),
+            'process' => Processes::ids(),
             'shape' => Shapes::ids(),
             'about' => self::ABOUT,
             'any-level' => array_map(static fn (Level $level): string => $level->value, Level::cases()),

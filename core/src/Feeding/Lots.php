@@ -6,8 +6,8 @@ namespace MildBowl\Core\Feeding;
 
 use MildBowl\Core\Baking\Batch;
 use MildBowl\Core\Baking\Cut;
-use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Baking\Measured;
+use MildBowl\Core\Baking\Parts\Parts;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\TreatBudget;
@@ -27,10 +27,10 @@ final readonly class Lots
      * @param  list<AskedPortion>  $portions
      * @param  list<Dog>  $dogs
      */
-    public static function of(Dough $dough, Cut $cut, Texture $texture, Measured $measured, array $portions, array $dogs, Policy $policy): self
+    public static function of(Parts $parts, Cut $cut, Texture $texture, Measured $measured, array $portions, array $dogs, Policy $policy): self
     {
         if ($portions === []) {
-            return new self([new Lot(null, $dogs, 1.0, $cut, $texture, new Batch($dough, $cut, $texture, $measured))]);
+            return new self([new Lot(null, $dogs, 1.0, $cut, $parts->body->textureAt($texture), Batch::of($parts, 1.0, $cut, $texture, $measured))]);
         }
         $needs = $others = [];
         foreach ($dogs as $dog) {
@@ -55,11 +55,11 @@ final readonly class Lots
             $share = $portion->share ?? ($open > 0 ? $left * self::need($needs, $portion->dogs) / $open : 0.0);
             $taken += $share;
             [$own, $baked] = [$portion->cut ?? $cut, $portion->texture ?? $texture];
-            $lots[] = new Lot($portion->name, $portion->dogs, $share, $own, $baked, new Batch($dough->part($share), $own, $baked, $portion->measured), $portion->id);
+            $lots[] = new Lot($portion->name, $portion->dogs, $share, $own, $parts->body->textureAt($baked), Batch::of($parts, $share, $own, $baked, $portion->measured), $portion->id);
         }
         $rest = 1.0 - $taken;
         if ($rest > self::NEXT_TO_NOTHING || $others !== []) {
-            $lots[] = new Lot(null, $others, max(0.0, $rest), $cut, $texture, new Batch($dough->part(max(0.0, $rest)), $cut, $texture, $measured));
+            $lots[] = new Lot(null, $others, max(0.0, $rest), $cut, $parts->body->textureAt($texture), Batch::of($parts, max(0.0, $rest), $cut, $texture, $measured));
         }
 
         return new self($lots);

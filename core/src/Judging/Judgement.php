@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Judging;
 
 use MildBowl\Core\Baking\Bowl;
+use MildBowl\Core\Baking\Parts\PartsRefused;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Lots;
@@ -15,12 +16,16 @@ use MildBowl\Core\Screening\Finding;
 use MildBowl\Core\Screening\Saying;
 use MildBowl\Core\Screening\Served;
 use MildBowl\Core\Values\Assumption;
+use MildBowl\Core\Values\Figure;
 
 /** The whole answer to one question: what stands on each line and step, what each dog may have, and whether the batch is cleared. */
 final readonly class Judgement
 {
     /** A dose finding stands on every line that brings this share of the dose, and always on the largest. */
     private const SHARE_OF_DOSE = 0.20;
+
+    /** g of left-over dough that nobody scrapes together. */
+    private const CRUMBS = 1.0;
 
     /**
      * @param  list<list<Finding>>  $lineFindings
@@ -40,13 +45,18 @@ final readonly class Judgement
         public array $assumptions,
     ) {}
 
-    /** Read, weighed, divided, screened, rationed, judged: each takes what the one before it made, and changes none of it. */
+    /**
+     * Read, weighed, divided, screened, rationed, judged: each takes what the one before it made, and changes none of it.
+     *
+     * @throws PartsRefused when what was said of a part cannot be
+     */
     public static function on(Question $question): self
     {
         $kitchen = $question->kitchen;
         $recipe = $kitchen->reader->read($question->text, $question->steps);
-        $bowl = Bowl::of($recipe, $kitchen);
-        $lots = Lots::of($bowl->dough, $question->cut(), $question->texture(), $question->measured, $question->portions, $question->dogs, $kitchen->policy);
+        $bowl = Bowl::of($recipe, $kitchen, $question->parts);
+        $lots = Lots::of($bowl->parts, $question->cut(), $question->texture(), $question->measured, $question->portions, $question->dogs, $kitchen->policy);
+        self::refuseTooMuchAPiece($question, $bowl, $lots);
         $screened = Screened::of($bowl, $lots, $kitchen, $question->labels, $question->confirmed);
 
         return self::judged($question, $bowl, $lots, $screened);
@@ -61,8 +71,8 @@ final readonly class Judgement
         $lines = $screened->lines;
         foreach ($question->dogs as $dog) {
             $lot = $lots->for($dog);
-            $served = new Served($lot->cut, $bowl->dough, $foods);
-            $ration = Ration::of($dog, $lot->batch, $policy, $served->newTo($dog) !== []);
+            $served = new Served($lot->cut, $bowl->doughFor($dog), $dog->without === [] ? $foods : $bowl->foods($dog));
+            $ration = Ration::of($dog, $lot->batch->for($dog), $policy, $served->newTo($dog) !== []);
             foreach ($ration->doseFindings as $dose) {
                 foreach (self::bringers($bowl, $dose->substance) as $line) {
                     $lines[$line][] = $dose->finding;
@@ -79,6 +89,24 @@ final readonly class Judgement
         $cleared = ! $isEmpty && self::openToAll($all) === null && array_filter($verdicts, static fn (DogVerdict $one): bool => ! $one->cleared) === [];
 
         return new self($bowl, $lots, $lines, $screened->steps, $rations, $verdicts, $cleared, Assumption::distinct($assumptions));
+    }
+
+    /** @throws PartsRefused when more of a part is asked on each piece than there is for all */
+    private static function refuseTooMuchAPiece(Question $question, Bowl $bowl, Lots $lots): void
+    {
+        foreach ($question->parts as $asked) {
+            $part = $asked->gramsPerPiece === null ? null : $bowl->parts->under($asked->section);
+            if ($part === null) {
+                continue;
+            }
+            $pieces = array_sum(array_map(static fn (Lot $lot): float => $lot->batch->count->best, $lots->all));
+            if ($asked->gramsPerPiece * $pieces > $part->keptGrams->high * (1 + 1e-9)) {
+                throw new PartsRefused(
+                    Figure::of($asked->gramsPerPiece).' g on each of '.Figure::of($pieces).' pieces is more than the '.Figure::of($part->keptGrams->high).' g there are: say at most '.Figure::of($part->keptGrams->high / max(1e-9, $pieces)).' g.',
+                    "{$asked->path}/gramsPerPiece",
+                );
+            }
+        }
     }
 
     /** @return list<int> lines that bring a fifth of a substance, and always the one that brings the most */
@@ -127,13 +155,24 @@ final readonly class Judgement
         ];
         foreach ($lots->all as $lot) {
             $oddity = $lot->cut->oddity();
-            array_push($assumptions, ...$oddity === null ? [] : [new Assumption('cut-odd', $oddity)]);
+            array_push($assumptions, ...$oddity === null ? [] : [new Assumption('cut-odd', $oddity)], ...self::leftOver($lot));
         }
         if ($bowl->recipe->otherAnimals !== []) {
             $assumptions[] = new Assumption('dogs-only', 'Judged for dogs only, not for: '.implode(', ', $bowl->recipe->otherAnimals).'.');
         }
 
         return $assumptions;
+    }
+
+    /** @return list<Assumption> what fills no whole hollow or square */
+    private static function leftOver(Lot $lot): array
+    {
+        if (! $lot->cut->hasCells() || $lot->batch->count->best <= 0.0 || $lot->batch->leftGrams < self::CRUMBS) {
+            return [];
+        }
+        $piece = $lot->batch->dough->density() * (float) $lot->cut->pieceMl();
+
+        return [new Assumption('dough-left', Figure::of($lot->batch->count->best).' whole pieces; '.Figure::of($lot->batch->leftGrams).' g of dough are left over, enough to fill another to '.round(100 * $lot->batch->leftGrams / $piece).' %.')];
     }
 
     /** @return list<Assumption> */

@@ -6,6 +6,7 @@ namespace MildBowl\Core\Judging;
 
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Measured;
+use MildBowl\Core\Baking\Parts\AskedPart;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\AskedPortion;
@@ -23,6 +24,7 @@ final readonly class Question
      * @param  list<BoundLabel>  $labels
      * @param  list<Confirmation>  $confirmed
      * @param  list<AskedPortion>  $portions  shares of the dough with their own cut and texture
+     * @param  list<AskedPart>  $parts  what was said of the parts of the recipe
      * @param  bool  $explain  whether the asker wants to know how each figure was made
      */
     public function __construct(
@@ -37,18 +39,29 @@ final readonly class Question
         public Measured $measured = new Measured,
         public array $portions = [],
         public bool $explain = false,
+        public array $parts = [],
     ) {}
 
     /** The same question about another text; nothing is explained. */
     public function withText(string $text, string $steps): self
     {
-        return new self($this->kitchen, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, $this->measured, $this->portions);
+        return new self($this->kitchen, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, $this->measured, $this->portions, false, $this->parts);
+    }
+
+    /**
+     * The same question for dogs of whom more is known; nothing is explained.
+     *
+     * @param  list<Dog>  $dogs
+     */
+    public function withDogs(array $dogs): self
+    {
+        return new self($this->kitchen, $this->text, $this->steps, $this->cut, $this->texture, $dogs, $this->labels, $this->confirmed, $this->measured, $this->portions, false, $this->parts);
     }
 
     /** The same question about another cut of the whole dough, which nobody has measured yet. */
     public function withCut(Cut $cut): self
     {
-        return new self($this->kitchen, $this->text, $this->steps, $cut, $this->texture, $this->dogs, $this->labels, $this->confirmed);
+        return new self($this->kitchen, $this->text, $this->steps, $cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, parts: $this->parts);
     }
 
     public function texture(): Texture

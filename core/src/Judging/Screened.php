@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace MildBowl\Core\Judging;
 
 use MildBowl\Core\Baking\Bowl;
+use MildBowl\Core\Baking\Parts\Part;
+use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Lots;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Reading\ReadLine;
@@ -33,15 +35,22 @@ final readonly class Screened
      */
     public static function of(Bowl $bowl, Lots $lots, Kitchen $kitchen, array $labels, array $confirmed): self
     {
-        $screeners = [];
-        foreach ($lots->all as $lot) {
-            $screeners[] = new Screener(Circumstances::of($lot->dogs, $lot->texture, $kitchen->policy), $kitchen->reader->lines);
+        $screeners = self::screeners($bowl->parts->body, $bowl, $lots, $kitchen);
+        $ofParts = [];
+        foreach ($bowl->parts->all as $part) {
+            $ofParts[spl_object_id($part)] = $part === $bowl->parts->body ? $screeners : self::screeners($part, $bowl, $lots, $kitchen);
         }
         $lines = $steps = [];
         foreach ($bowl->recipe->lines as $index => $line) {
-            $findings = self::leavener($line, $bowl, $index);
-            foreach ($screeners as $screener) {
+            $part = $bowl->parts->under($line->section);
+            $findings = [...self::leavener($line, $bowl, $index), ...Setting::findings($line, $part, $lots)];
+            foreach ($ofParts[spl_object_id($part)] as $screener) {
                 array_push($findings, ...self::withLabels($screener->line($line, $bowl->grams[$index]), $line, $screener, $kitchen, $labels));
+            }
+            $findings = self::withoutStrainedBones($findings, $line, $part);
+            if ($bowl->parts->isMadeHere($line)) {
+                // no carton, no label: what is in it stands on its own lines
+                $findings = array_values(array_filter($findings, static fn (Finding $finding): bool => $finding->level !== Level::CheckLabel));
             }
             $lines[] = Confirmation::settle(Finding::unique($findings), $line->text, $confirmed);
         }
@@ -54,6 +63,43 @@ final readonly class Screened
         }
 
         return new self($lines, $steps);
+    }
+
+    /**
+     * One screener for the dogs of each lot, by the heat that reaches the part; who goes without a part is not asked about it.
+     *
+     * @return list<Screener>
+     */
+    private static function screeners(Part $part, Bowl $bowl, Lots $lots, Kitchen $kitchen): array
+    {
+        $screeners = [];
+        foreach ($lots->all as $lot) {
+            $dogs = array_values(array_filter($lot->dogs, static fn (Dog $dog): bool => ! $part->isLeftOutFor($dog)));
+            $texture = $part->isBody() ? $lot->texture : $part->textureAt($lot->texture);
+            $heated = $part->process === null ? null : $part->isHeatedAt($lot->texture, $bowl->parts->body);
+            $screeners[] = new Screener(Circumstances::of($dogs, $texture, $kitchen->policy, $heated), $kitchen->reader->lines);
+        }
+
+        return $screeners;
+    }
+
+    /**
+     * Bones that a person said are strained off are not eaten; what they leave in the broth is.
+     *
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    private static function withoutStrainedBones(array $findings, ReadLine $line, Part $part): array
+    {
+        $isBone = $line->food?->inAny(['cooked-bone-as-such', 'raw-bone-as-such']) === true;
+        if (! $isBone || ! $part->keeps->strained || in_array('keeps', $part->guessed, true)) {
+            return $findings;
+        }
+
+        return [
+            ...array_values(array_filter($findings, static fn (Finding $finding): bool => ! in_array($finding->code, ['cooked-bone', 'raw-bone'], true))),
+            Saying::of('bones-strained')->finding(),
+        ];
     }
 
     /**

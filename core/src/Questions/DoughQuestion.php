@@ -34,7 +34,7 @@ final readonly class DoughQuestion
     {
         $kitchen = $this->question->kitchen;
         $recipe = $kitchen->reader->read($this->question->text, '');
-        $weighed = Bowl::of($recipe, $kitchen)->dough->weighed;
+        $weighed = Bowl::of($recipe, $kitchen, $this->question->parts)->parts->body->kept->weighed;
         $sums = Sums::of($weighed, []);
         $uptake = Sums::shortened($sums);
         if ($uptake <= 0.0) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Questions;
 
-use MildBowl\Core\Baking\Batch;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Dogs\Weight;
@@ -28,7 +27,7 @@ final readonly class GiveAwayQuestion
         // a stranger's dog gets no measured garlic
         $careful = new Policy($policy->energySchool, $policy->calorieConvention, 'avoid', $policy->units, $policy->pseudoGrains, $policy->budgetPercent);
         $cut = $this->question->cut();
-        $batch = new Batch($judgement->bowl->dough, $cut, $this->question->texture(), $this->question->measured);
+        $batch = $judgement->bowl->batch($cut, $this->question->texture(), $this->question->measured);
         $rows = [];
         foreach (self::WEIGHTS as $kg) {
             $dog = new Dog('any', $kg, 48.0, neutered: true, bodyCondition: 5, activity: 'inactive', stage: Stage::Adult);

@@ -31,7 +31,7 @@ final readonly class ScaleQuestion
             'factor' => $this->by->measure,
             'pieces' => self::over($this->by->measure, $judgement->lots->main()->batch->count->best, '/by/pieces', 'It makes no pieces yet: give the lines amounts.'),
             'days' => $this->byDays($judgement),
-            'tin' => self::over($this->by->measure * $judgement->bowl->dough->density(), $judgement->bowl->dough->grams->best, '/by/tin', 'Nothing in this recipe could be weighed.'),
+            'tin' => self::over($this->by->measure * $judgement->bowl->parts->body->kept->density(), $judgement->bowl->parts->body->kept->grams->best, '/by/tin', 'Nothing in this recipe could be weighed.'),
             'atHand' => $this->byHand($judgement),
         };
         if ($factor > self::MOST || $factor < 1 / self::MOST) {

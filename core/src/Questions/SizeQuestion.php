@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Questions;
 
-use MildBowl\Core\Baking\Batch;
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Cutter;
-use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Baking\SheetPlan;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Judging\Judgement;
@@ -46,7 +44,7 @@ final readonly class SizeQuestion
 
     private function solve(Judgement $judgement): SizeAnswer
     {
-        $dough = $judgement->bowl->dough;
+        $dough = $judgement->bowl->parts->body->kept;
         if ($dough->grams->best <= 0.0) {
             return SizeAnswer::impossible('Nothing in this recipe could be weighed.', 'Give the lines amounts.');
         }
@@ -62,14 +60,14 @@ final readonly class SizeQuestion
             $cuts[] = [$wish, $found];
         }
 
-        return $this->open->isCounted() ? $this->counted($judgement) : $this->sized($cuts, $dough);
+        return $this->open->isCounted() ? $this->counted($judgement) : $this->sized($cuts, $judgement);
     }
 
     /** The cut for one wish; else why there is none and what would make it possible. */
     private function cutFor(Wish $wish, Judgement $judgement): Cut|SizeAnswer
     {
         $dog = $wish->dog;
-        $dough = $judgement->bowl->dough;
+        $dough = $judgement->bowl->parts->body->kept;
         $whole = Cut::assumed();
         $ration = $this->rationAt($wish, $whole, $judgement);
         if ($dog->weightKg === null || $ration->energy->dailyKcal === null) {
@@ -129,7 +127,7 @@ final readonly class SizeQuestion
     {
         $hasNew = array_filter($judgement->bowl->foods(), $wish->dog->isNewTo(...)) !== [];
 
-        return Ration::of($wish->dog, new Batch($judgement->bowl->dough, $cut, $this->question->texture()), $this->question->kitchen->policy, $hasNew);
+        return Ration::of($wish->dog, $judgement->bowl->batch($cut, $this->question->texture())->for($wish->dog), $this->question->kitchen->policy, $hasNew);
     }
 
     /** Pieces a day, not rounded, with the slow start of something new. */
@@ -144,8 +142,9 @@ final readonly class SizeQuestion
     }
 
     /** @param  non-empty-list<array{Wish, Cut}>  $cuts */
-    private function sized(array $cuts, Dough $whole): SizeAnswer
+    private function sized(array $cuts, Judgement $judgement): SizeAnswer
     {
+        $whole = $judgement->bowl->parts->body->kept;
         $groups = [];
         foreach ($cuts as [$wish, $cut]) {
             $groups[json_encode($cut->sizes, JSON_THROW_ON_ERROR)][] = [$wish, $cut];
@@ -155,9 +154,9 @@ final readonly class SizeQuestion
         $tray = $this->question->kitchen->tray;
         foreach ($groups as $group) {
             $cut = $group[0][1];
-            $batch = new Batch($whole, $cut, $this->question->texture());
+            $batch = $judgement->bowl->batch($cut, $this->question->texture());
             $pieces = array_sum(array_map(fn (array $one): int => $one[0]->pieces($this->days), $group));
-            $grams = $pieces * $batch->pieceDoughGrams->best / $cut->used();
+            $grams = $pieces * (float) $cut->pieceMl() * $whole->density() / $cut->used();
             $dough += $grams;
             $sizes[] = new SizeOf(
                 array_map(static fn (array $one) => $one[0]->dog, $group), $cut, $pieces, $batch->pieceKcal->best, $grams,
@@ -171,7 +170,7 @@ final readonly class SizeQuestion
     /** Pieces that are only counted: how many the scaled dough must be cut into so that each dog's is small enough. */
     private function counted(Judgement $judgement): SizeAnswer
     {
-        $whole = $judgement->bowl->dough->grams->best;
+        $whole = $judgement->bowl->parts->body->kept->grams->best;
         $sizes = [];
         $dough = 0.0;
         foreach ($this->wishes as $wish) {
@@ -179,7 +178,7 @@ final readonly class SizeQuestion
             $dough += $wish->pieces($this->days) * $piece;
             $sizes[] = [$wish, $piece];
         }
-        $kcalPerGram = $judgement->bowl->dough->kcalPerGram()->best;
+        $kcalPerGram = $judgement->bowl->batch(Cut::assumed(), $this->question->texture())->kcal->best / $whole;
         $answer = [];
         foreach ($sizes as [$wish, $piece]) {
             // counted by the whole scaled dough; one more where rounding would make them too large

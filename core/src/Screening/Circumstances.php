@@ -28,10 +28,11 @@ final readonly class Circumstances
      * Of dogs that get pieces of one texture.
      *
      * @param  list<Dog>  $dogs
+     * @param  ?bool  $heated  null: as the texture is made
      */
-    public static function of(array $dogs, Texture $texture, Policy $policy): self
+    public static function of(array $dogs, Texture $texture, Policy $policy, ?bool $heated = null): self
     {
-        return new self($dogs, $texture, $texture->isHeated, $policy);
+        return new self($dogs, $texture, $heated ?? $texture->isHeated, $policy);
     }
 
     /** One dog and the piece it is served. */

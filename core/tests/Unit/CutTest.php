@@ -31,10 +31,10 @@ it('gives every gram of dough to some piece but for what scraps lose', function 
     $batch = new Batch($dough, $cut, Texture::of('biscuit'));
     expect($cut->used())
         ->toBe($used)
-        ->and($batch->count->best * $batch->pieceDoughGrams->best)
+        ->and($batch->count->best * $batch->pieceDoughGrams->best + $batch->leftGrams)
         ->toEqualWithDelta($used * $dough->grams->best, 0.01)
         ->and($batch->count->best * $batch->pieceKcal->best)
-        ->toEqualWithDelta($dough->kcal->best, 0.01)
+        ->toEqualWithDelta($dough->kcal->best * (1 - $batch->leftGrams / $dough->grams->best), 0.01)
         ->and($batch->pieceDoughGrams->best)
         ->toEqualWithDelta($cut->pieceMl() * $dough->density(), 0.001);
 })->with([

@@ -6,19 +6,6 @@ use MildBowl\Core\Tests\Support\Generated;
 
 const LEVELS = ['never', 'unknown', 'allergen', 'limit', 'ask-vet', 'check-label', 'caution', 'clear'];
 
-/** Tries a law on so many recipes by chance; what breaks it is told with its seed. @param  callable(Generated): ?string  $breaks */
-function always(int $times, callable $breaks): void
-{
-    $broken = [];
-    for ($seed = 1; $seed <= $times; $seed++) {
-        $how = $breaks(new Generated($seed));
-        if ($how !== null) {
-            $broken[] = "seed $seed: $how";
-        }
-    }
-    expect($broken)->toBe([]);
-}
-
 /** Everything that is said of one dog: on the lines, of itself, and its ration. @param  array<string, mixed>  $answer @return array<string, mixed> */
 function saidOf(string $name, array $answer): array
 {

@@ -87,6 +87,12 @@ export interface FormulateRequest {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -149,6 +155,29 @@ export interface FormulateRequest {
      * @maxItems 500
      */
     swaps?: OwnSwap[] | null
+}
+
+export interface AskedPart {
+    /**
+     * the heading its lines stand under; null: the lines under none
+     */
+    section?: string | null
+    role?: 'body' | 'filling' | 'topping' | 'frosting' | 'coating' | 'liquid' | 'dusting' | null
+    process?: 'oven' | 'hob' | 'griddle' | 'microwave' | 'dried' | 'frozen' | 'set' | 'none' | null
+    /**
+     * whether it is there when the body is heated
+     */
+    joins?: 'before' | 'after' | null
+    keeps?: {
+        grams?: number | null
+        strained?: boolean | null
+        drained?: boolean | null
+    } | null
+    /**
+     * null: shared evenly over the pieces
+     */
+    gramsPerPiece?: number | null
+    texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -239,6 +268,12 @@ export interface TableDog {
      * opaque; it may stand for the name wherever a dog is named
      */
     id?: string | null
+    /**
+     * sections of the recipe it goes without
+     *
+     * @maxItems 20
+     */
+    without?: string[] | null
 }
 
 export interface Policy {
@@ -367,6 +402,10 @@ export interface FormulateAnswer {
             id?: string
         }[]
     }
+    /**
+     * @minItems 1
+     */
+    parts: Part[]
     batch: {
         doughGrams: Range
         bakedGrams: Range
@@ -379,6 +418,10 @@ export interface FormulateAnswer {
             panel: Panel
         }
         cost?: Cost | null
+        /**
+         * dough that fills no whole piece
+         */
+        leftGrams: number
     }
     piece: {
         count: Range
@@ -470,6 +513,32 @@ export interface Offer {
     ingredient: string
     name: string
     reason: string
+}
+
+export interface Part {
+    section: string | null
+    sections: string[]
+    role: 'body' | 'filling' | 'topping' | 'frosting' | 'coating' | 'liquid' | 'dusting'
+    process: 'oven' | 'hob' | 'griddle' | 'microwave' | 'dried' | 'frozen' | 'set' | 'none'
+    joins: 'before' | 'after'
+    keeps: {
+        grams: number | null
+        strained: boolean
+        drained: boolean
+    }
+    texture: string | null
+    /**
+     * headings of the parts it is made for; empty: it goes on the pieces
+     */
+    into: string[]
+    guessed: ('role' | 'process' | 'joins' | 'keeps' | 'gramsPerPiece' | 'texture')[]
+    doughGrams: Range
+    keptGrams: Range
+    kcal: Range
+    wetness: number | null
+    feel: string | null
+    gramsPerPiece: Range
+    kcalPerPiece: Range
 }
 
 export interface Panel {
@@ -1195,6 +1264,12 @@ export interface RescueRequest {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -1265,9 +1340,6 @@ export interface RescueRequest {
      */
     prices?: Price[] | null
 }
-/**
- * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
- */
 
 export interface RescueAnswer {
     version: 1
@@ -1323,6 +1395,12 @@ export interface SwapsRequest {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -1394,9 +1472,6 @@ export interface SwapsRequest {
      */
     prices?: Price[] | null
 }
-/**
- * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
- */
 
 export interface SwapsAnswer {
     version: 1
@@ -1461,6 +1536,12 @@ export interface DoughRequest {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -1522,9 +1603,6 @@ export interface DoughRequest {
      */
     swaps?: OwnSwap[] | null
 }
-/**
- * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
- */
 
 export interface DoughAnswer {
     version: 1
@@ -1545,6 +1623,12 @@ export interface SizeRequest {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     bake?: {
         texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
@@ -1610,9 +1694,6 @@ export interface SizeRequest {
      */
     swaps?: OwnSwap[] | null
 }
-/**
- * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
- */
 
 export interface OpenCut {
     shape:
@@ -1718,6 +1799,12 @@ export interface ScaleRequest {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -1782,9 +1869,6 @@ export interface ScaleRequest {
      */
     swaps?: OwnSwap[] | null
 }
-/**
- * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
- */
 
 export interface ScaleBy {
     factor?: number | null
@@ -1825,6 +1909,12 @@ export interface OccasionRequest {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -1892,9 +1982,6 @@ export interface OccasionRequest {
      */
     swaps?: OwnSwap[] | null
 }
-/**
- * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
- */
 
 export interface OccasionAnswer {
     version: 1
@@ -1941,6 +2028,12 @@ export interface AskedTreat {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -2023,6 +2116,12 @@ export interface GiveAwayRequest {
         title?: string | null
         text: string
         steps?: string | null
+        /**
+         * what was said of parts of the recipe; what is left out is guessed and told
+         *
+         * @maxItems 20
+         */
+        parts?: AskedPart[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -2086,9 +2185,6 @@ export interface GiveAwayRequest {
      */
     swaps?: OwnSwap[] | null
 }
-/**
- * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
- */
 
 export interface GiveAwayAnswer {
     version: 1

@@ -64,6 +64,11 @@ final readonly class Counted implements Shape
         return 1.0;
     }
 
+    public function hasCells(): bool
+    {
+        return false;
+    }
+
     public function isFlat(): bool
     {
         return false;

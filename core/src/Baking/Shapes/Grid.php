@@ -55,6 +55,11 @@ final readonly class Grid implements Shape
         return 1.0;
     }
 
+    public function hasCells(): bool
+    {
+        return true;
+    }
+
     public function isFlat(): bool
     {
         return true;

@@ -52,6 +52,11 @@ final readonly class Mould implements Shape
         return 1.0;
     }
 
+    public function hasCells(): bool
+    {
+        return true;
+    }
+
     public function isFlat(): bool
     {
         return false;

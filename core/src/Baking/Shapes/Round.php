@@ -52,6 +52,11 @@ final readonly class Round implements Shape
         return Fit::REROLLED;
     }
 
+    public function hasCells(): bool
+    {
+        return false;
+    }
+
     public function isFlat(): bool
     {
         return true;

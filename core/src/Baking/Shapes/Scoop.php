@@ -52,6 +52,11 @@ final readonly class Scoop implements Shape
         return 1.0;
     }
 
+    public function hasCells(): bool
+    {
+        return false;
+    }
+
     public function isFlat(): bool
     {
         return false;

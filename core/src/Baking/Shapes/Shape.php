@@ -57,6 +57,9 @@ interface Shape
     /** Share of the dough that ends in pieces: scraps of a rolled sheet are rolled again, and a little is lost. */
     public function used(): float;
 
+    /** Whether its pieces are hollows or squares that stand fast: dough fills a whole one or is left over. */
+    public function hasCells(): bool;
+
     /** Whether a piece that is too large is broken both ways. */
     public function isFlat(): bool;
 

@@ -84,6 +84,11 @@ final readonly class TwoSided implements Shape
         return Fit::REROLLED;
     }
 
+    public function hasCells(): bool
+    {
+        return false;
+    }
+
     public function isFlat(): bool
     {
         return false;

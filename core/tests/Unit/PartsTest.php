@@ -1,0 +1,362 @@
+<?php
+
+declare(strict_types=1);
+
+use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Tests\Support\Asking;
+use MildBowl\Core\Tests\Support\Generated;
+
+const HEADINGS = ['For the cake:', 'For the filling:', 'Frosting:', 'To dip:', 'Topping:', 'For dusting:'];
+
+/** @param  array<string, mixed>  $more  @return array<string, mixed> */
+function inParts(string $text, array $more = [], array $recipe = []): array
+{
+    return answerTo(
+        $more + [
+            'version' => 1,
+            'recipe' => ['text' => $text] + $recipe,
+            'cut' => ['shape' => 'square', 'sideMm' => 40, 'thicknessMm' => 20],
+            'bake' => ['texture' => 'cake'],
+            'dogs' => [['name' => 'Quill', 'weightKg' => 12, 'ageMonths' => 60]],
+        ]
+    );
+}
+
+/** @param  array<string, mixed>  $answer  @return array<string, array<string, mixed>> by heading */
+function partsOf(array $answer): array
+{
+    return array_column($answer['parts'], null, 'section');
+}
+
+/** A recipe by chance under headings of several roles, the body among them. @return array{list<string>, array<string, mixed>} its blocks, the rest of the request */
+function blocksOf(Generated $made): array
+{
+    $request = $made->request();
+    $headings = ['For the cake:', ...array_slice(HEADINGS, 1 + $made->number(0, 2), $made->number(1, 3))];
+    $blocks = array_map(static fn (string $heading): string => "$heading\n".implode("\n", $made->lines(3)), $headings);
+
+    return [$blocks, $request];
+}
+
+const CAKE = "For the cake:\n250 g oat flour\n100 g applesauce\n2 eggs\n\nFor the frosting:\n200 g cream cheese\n1 egg";
+
+it('takes the sum of the parts for the whole', function (): void {
+    always(80, static function (Generated $made): ?string {
+        [$blocks, $request] = blocksOf($made);
+        unset($request['portions'], $request['measured']);
+        $answer = answerTo(['recipe' => ['text' => implode("\n\n", $blocks)]] + $request);
+        $count = $answer['piece']['count']['best'];
+        foreach (['kcalPerPiece' => 'kcal', 'gramsPerPiece' => 'bakedGrams'] as $of => $whole) {
+            $sum = array_sum(array_map(static fn (array $part): float => $part[$of]['best'], $answer['parts']));
+            if (abs($sum - $answer['piece'][$whole]['best']) > 1e-6 * max(1.0, $sum)) {
+                return "$of comes to $sum, a piece to {$answer['piece'][$whole]['best']}";
+            }
+        }
+        $laid = array_filter($answer['parts'], static fn (array $part): bool => $part['role'] !== 'body');
+        foreach ($laid as $part) {
+            if ($count > 0 && abs($part['kcalPerPiece']['best'] * $count - $part['kcal']['best']) > 1e-6 * max(1.0, $part['kcal']['best'])) {
+                return "what is in {$part['section']} is not all on the pieces";
+            }
+        }
+
+        return null;
+    });
+});
+
+it('changes nothing when the parts are told in another order', function (): void {
+    always(60, static function (Generated $made): ?string {
+        [$blocks, $request] = blocksOf($made);
+        $one = answerTo(['recipe' => ['text' => implode("\n\n", $blocks)]] + $request);
+        $two = answerTo(['recipe' => ['text' => implode("\n\n", array_reverse($blocks))]] + $request);
+        foreach ([['batch', 'kcal'], ['batch', 'doughGrams'], ['batch', 'bakedGrams'], ['piece', 'kcal']] as [$of, $key]) {
+            foreach (['low', 'best', 'high'] as $end) {
+                if (abs($one[$of][$key][$end] - $two[$of][$key][$end]) > 1e-6 * max(1.0, $one[$of][$key][$end])) {
+                    return "$of.$key.$end";
+                }
+            }
+        }
+
+        return array_column($one['rations'], 'ifCleared') === array_column($two['rations'], 'ifCleared') && $one['verdict']['cleared'] === $two['verdict']['cleared']
+            ? null
+            : 'another ration';
+    });
+});
+
+it('answers a recipe whose headings name no role as one without headings', function (): void {
+    always(60, static function (Generated $made): ?string {
+        $request = $made->request();
+        $lines = explode("\n", $request['recipe']['text']);
+        $half = intdiv(count($lines), 2);
+        $headed = implode("\n", ['Dry:', ...array_slice($lines, 0, $half), 'Add-ins:', ...array_slice($lines, $half)]);
+        $plain = answerTo($request);
+        $answer = answerTo(['recipe' => ['text' => $headed]] + $request);
+        foreach (['batch', 'piece', 'rations', 'verdict', 'assumptions'] as $key) {
+            if ($answer[$key] != $plain[$key]) {
+                return $key;
+            }
+        }
+
+        return count($answer['parts']) === 1 && array_column($answer['lines'], 'findings') == array_column($plain['lines'], 'findings') ? null : 'parts or findings';
+    });
+});
+
+it('answers what is said as it answers the same guess', function (): void {
+    always(40, static function (Generated $made): ?string {
+        [$blocks, $request] = blocksOf($made);
+        $text = implode("\n\n", $blocks);
+        $guessed = answerTo(['recipe' => ['text' => $text]] + $request);
+        $said = [];
+        foreach ($guessed['parts'] as $part) {
+            $said[] = ['section' => $part['section'], 'role' => $part['role'], 'keeps' => $part['keeps']] + ($part['role'] === 'body' ? [] : ['process' => $part['process'], 'joins' => $part['joins']]);
+        }
+        $answer = answerTo(['recipe' => ['text' => $text, 'parts' => $said]] + $request);
+        foreach (['lines', 'batch', 'piece', 'rations', 'verdict'] as $key) {
+            if ($answer[$key] != $guessed[$key]) {
+                return $key;
+            }
+        }
+
+        return null;
+    });
+});
+
+it('loses no poison by anything that is said of a part', function (): void {
+    $nevers = static function (array $answer): array {
+        $all = array_merge(...array_column($answer['lines'], 'findings'));
+
+        // heat may settle what is raw, and a dog that goes without is not asked; a poison for all stays
+        return array_column(array_filter($all, static fn (array $one): bool => $one['level'] === 'never' && $one['dog'] === null && ! str_starts_with($one['code'], 'raw-')), 'code');
+    };
+    always(60, static function (Generated $made) use ($nevers): ?string {
+        [$blocks, $request] = blocksOf($made);
+        $text = implode("\n\n", $blocks);
+        $before = answerTo(['recipe' => ['text' => $text]] + $request);
+        $part = $before['parts'][$made->number(1, count($before['parts']) - 1)];
+        $said = ['section' => $part['section'], 'process' => $made->one(['oven', 'hob', 'dried', 'set', 'none']), 'joins' => $made->one(['before', 'after']), 'keeps' => ['strained' => true, 'drained' => true]];
+        $request['dogs'] = array_map(static fn (array $dog): array => ['without' => [$part['section']]] + $dog, $request['dogs']);
+        $after = answerTo(['recipe' => ['text' => $text, 'parts' => [$said]]] + $request);
+        $lost = array_diff($nevers($before), $nevers($after));
+
+        return $lost === [] ? null : implode(', ', $lost).' lost by '.json_encode($said);
+    });
+});
+
+it('gives a dog without a part what it has of the rest alone', function (): void {
+    always(40, static function (Generated $made): ?string {
+        [$blocks, $request] = blocksOf($made);
+        $request['dogs'] = array_slice($request['dogs'], 0, 1);
+        unset($request['portions'], $request['measured']);
+        $whole = answerTo(['recipe' => ['text' => implode("\n\n", $blocks)]] + $request);
+        $sections = array_values(array_filter(array_column(array_filter($whole['parts'], static fn (array $part): bool => $part['role'] !== 'body'), 'section')));
+        $request['dogs'][0]['without'] = $sections;
+        $without = answerTo(['recipe' => ['text' => implode("\n\n", $blocks)]] + $request);
+        unset($request['dogs'][0]['without']);
+        $alone = answerTo(['recipe' => ['text' => $blocks[0]]] + $request);
+
+        return $without['rations'][0]['ifCleared'] == $alone['rations'][0]['ifCleared'] && $without['rations'][0]['limits'] == $alone['rations'][0]['limits'] ? null : 'another ration';
+    });
+});
+
+it('reads a cake with its frosting: the egg in the frosting is raw, the cake\'s is not', function (): void {
+    $answer = inParts(CAKE, ['dogs' => [['name' => 'Quill', 'weightKg' => 12], ['name' => 'Ferris', 'weightKg' => 12, 'without' => ['for the frosting']]]]);
+    $codes = array_map(static fn (array $line): array => array_column($line['findings'], 'code'), $answer['lines']);
+    expect(array_column($answer['parts'], 'role'))
+        ->toBe(['body', 'frosting'])
+        ->and($codes[2])
+        ->not->toContain('raw-egg')
+        ->and($codes[4])
+        ->toContain('raw-egg')
+        ->and($answer['rations'][1]['limits'][0]['piecesPerDay'])
+        ->toBeGreaterThan($answer['rations'][0]['limits'][0]['piecesPerDay'])
+        ->and(array_column($answer['assumptions'], 'code'))
+        ->toContain('part-guessed');
+    $baked = inParts(CAKE, [], ['parts' => [['section' => 'For the frosting', 'joins' => 'before']]]);
+    expect(array_column($baked['lines'][4]['findings'], 'code'))->not->toContain('raw-egg')->and(partsOf($baked)['For the frosting']['guessed'])->not->toContain('joins');
+});
+
+it('asks a dog that goes without a part about none of its foods', function (): void {
+    $text = "For the cake:\n250 g oat flour\n1 egg\nFor the frosting:\n200 g cream cheese";
+    $dog = ['name' => 'Quill', 'weightKg' => 12, 'allergies' => ['dairy']];
+    $level = static fn (array $dog): array => array_column(inParts($text, ['dogs' => [$dog]])['lines'][2]['findings'], 'level');
+    expect($level($dog))->toContain('allergen')->and($level(['without' => ['For the frosting']] + $dog))->not->toContain('allergen');
+});
+
+it('lays so many grams on a biscuit as were said, and leaves the rest in the bowl', function (): void {
+    $text = "Biscuits:\n250 g oat flour\n100 g applesauce\n1 egg\n\nTo dip:\n200 g plain yogurt";
+    $answer = inParts($text, ['cut' => ['shape' => 'round', 'diameterMm' => 30, 'thicknessMm' => 6]], ['parts' => [['section' => 'To dip', 'gramsPerPiece' => 1.5]]]);
+    $bare = inParts(explode("\n\n", $text)[0], ['cut' => ['shape' => 'round', 'diameterMm' => 30, 'thicknessMm' => 6]]);
+    $dip = partsOf($answer)['To dip'];
+    expect($dip['role'])
+        ->toBe('coating')
+        ->and($dip['gramsPerPiece']['best'])
+        ->toEqualWithDelta(1.5, 1e-9)
+        ->and($answer['piece']['count'])
+        ->toBe($bare['piece']['count'])
+        ->and($answer['piece']['kcal']['best'])
+        ->toEqualWithDelta($bare['piece']['kcal']['best'] + 1.5 * 0.61, 0.01)
+        ->and($answer['batch']['wetness'])
+        ->toBe($bare['batch']['wetness']);
+});
+
+const JELLY = "Bone broth:\n500 g chicken thighs\n1 l water\n1 onion\n\nFor the jelly:\n400 g of the broth\n8 g gelatin\n50 g kiwi";
+
+it('makes a jelly of its own broth: strained of what is eaten by nobody, never of a poison', function (): void {
+    $answer = inParts(JELLY, ['cut' => ['shape' => 'mould', 'cavityMl' => 20, 'cavities' => 12], 'bake' => ['texture' => 'none']], ['steps' => 'Simmer for two hours, then strain.']);
+    [$broth, $jelly] = $answer['parts'];
+    $codes = array_map(static fn (array $line): array => array_column($line['findings'], 'code'), $answer['lines']);
+    expect([$broth['role'], $broth['process'], $broth['keeps']['strained'], $broth['into']])
+        ->toBe(['liquid', 'hob', true, ['for the jelly']])
+        ->and([$jelly['role'], $jelly['process']])
+        ->toBe(['body', 'set'])
+        ->and($broth['keptGrams']['best'])
+        ->toBeLessThan(1010)
+        // 5 to 20 kcal in 100 ml
+        ->and($broth['kcal']['low'])
+        ->toEqualWithDelta(0.05 * 999, 1)
+        ->and($broth['kcal']['high'])
+        ->toEqualWithDelta(0.2 * 999, 2)
+        ->and($jelly['doughGrams']['best'])
+        ->toEqualWithDelta(458, 0.1)
+        ->and($broth['kcalPerPiece']['best'])
+        ->toEqual(0)
+        ->and($codes[2])
+        ->toContain('allium')
+        ->and($codes[3])
+        ->not->toContain('broth')
+        ->and($codes[5])
+        ->toContain('gelatin-melts');
+    $whole = inParts(JELLY, ['cut' => ['shape' => 'mould', 'cavityMl' => 20, 'cavities' => 12], 'bake' => ['texture' => 'none']]);
+    expect($whole['parts'][0]['keeps']['strained'])->toBeFalse()->and($whole['parts'][0]['kcal']['best'])->toBeGreaterThan(600);
+});
+
+it('knows fruit that melts gelatin, unless heat has been at it', function (string $line, bool $melts): void {
+    $answer = inParts("400 g water\n8 g gelatin\n$line", ['bake' => ['texture' => 'none']]);
+    expect(in_array('gelatin-melts', array_column($answer['lines'][2]['findings'], 'code'), true))->toBe($melts);
+})->with([
+    ['50 g kiwi', true],
+    ['50 g pineapple', true],
+    ['50 g papaya', true],
+    ['50 g figs', true],
+    ['10 g fresh ginger', true],
+    ['50 g tinned pineapple', false],
+    ['50 g cooked kiwi', false],
+    ['50 g blueberries', false],
+]);
+
+it('pours fat off browned meat with its energy, and never more than runs off', function (): void {
+    $answer = inParts('500 g minced beef', [], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]]);
+    $part = $answer['parts'][0];
+    expect($part['kcal']['best'])
+        ->toEqualWithDelta(880 - 5 * 8.5, 0.01)
+        ->and($part['keptGrams']['low'])
+        ->toEqualWithDelta(350, 0.01)
+        ->and($part['keptGrams']['high'])
+        ->toEqualWithDelta(375, 0.01);
+});
+
+it('cooks down to a stated mass: water leaves, nothing else', function (): void {
+    $part = static fn (?float $grams): array => partsOf(inParts("Biscuits:\n300 g oat flour\n100 g water\nFor the glaze:\n300 g apple juice", [], $grams === null ? [] : ['parts' => [['section' => 'For the glaze', 'keeps' => ['grams' => $grams]]]]))['For the glaze'];
+    expect($part(120)['keptGrams'])
+        ->toEqual(['low' => 120, 'best' => 120, 'high' => 120])
+        ->and($part(120)['kcal'])
+        ->toEqual($part(null)['kcal'])
+        ->and($part(null)['keptGrams']['best'])
+        ->toEqualWithDelta(300, 1e-9);
+});
+
+it('dries a body until it weighs what was said', function (): void {
+    $answer = inParts('500 g chicken breast, sliced', ['bake' => ['texture' => 'jerky'], 'cut' => ['shape' => 'pieces', 'count' => 30]], ['parts' => [['section' => null, 'process' => 'dried', 'keeps' => ['grams' => 180]]]]);
+    expect($answer['batch']['bakedGrams']['best'])
+        ->toEqualWithDelta(180, 1e-9)
+        ->and($answer['piece']['bakedGrams']['best'])
+        ->toEqualWithDelta(6, 1e-9)
+        // a drier is not safe for raw meat by that alone
+        ->and(array_column($answer['lines'][0]['findings'], 'code'))
+        ->toContain('raw-meat-unheated');
+});
+
+it('fills hollows and squares whole and tells what is left', function (float $flour, float $count, float $left): void {
+    $answer = inParts("$flour g oat flour\n$flour g water", ['cut' => ['shape' => 'mould', 'cavityMl' => 20, 'cavities' => 6]]);
+    $piece = $answer['piece']['doughGrams']['best'];
+    expect($answer['piece']['count']['best'])
+        ->toEqual($count)
+        ->and($answer['batch']['leftGrams'])
+        ->toEqualWithDelta($left, 0.01)
+        ->and($count * $piece + $left)
+        ->toEqualWithDelta(2 * $flour, 0.01)
+        ->and(in_array('dough-left', array_column($answer['assumptions'], 'code'), true))
+        ->toBe($left >= 1);
+})->with([[50, 4, 16], [52.5, 5, 0], [52.4, 4, 20.8], [52.75, 5, 0.5], [5, 1, 0]]);
+
+it('takes bones that are said to be strained off for no bones, and a guess for none', function (): void {
+    $text = "For the cake:\n200 g oat flour\nBroth:\n500 g cooked bones\n1 l water";
+    $codes = static fn (array $recipe): array => array_column(inParts($text, [], $recipe)['lines'][1]['findings'], 'code');
+    expect($codes(['steps' => 'Strain the broth.']))
+        ->toContain('cooked-bone')
+        ->and($codes(['parts' => [['section' => 'Broth', 'keeps' => ['strained' => true]]]]))
+        ->toContain('bones-strained')
+        ->not->toContain('cooked-bone');
+});
+
+it('refuses what cannot be said of a part, with the place', function (array $parts, string $path, string $says): void {
+    try {
+        inParts(CAKE."\n\nBroth:\n1 l water\n200 g of the broth", [], ['parts' => $parts]);
+        expect(true)->toBeFalse('it was not refused');
+    } catch (RequestRefused $refused) {
+        expect($refused->path)->toBe($path)->and($refused->getMessage())->toContain($says);
+    }
+})->with([
+    'keeps more than it holds' => [[['section' => 'For the frosting', 'keeps' => ['grams' => 900]]], '/recipe/parts/0/keeps/grams', 'It keeps 900 g, but holds'],
+    'two bodies' => [[['section' => 'For the cake', 'role' => 'body'], ['section' => 'For the frosting', 'role' => 'body']], '/recipe/parts/1/role', 'Two parts are the body'],
+    'no body' => [[['section' => 'For the cake', 'role' => 'topping'], ['section' => 'For the frosting', 'role' => 'frosting'], ['section' => 'Broth', 'role' => 'topping']], '/recipe/parts/0/role', 'No part is the body'],
+    'a share over the whole' => [[['section' => 'For the frosting', 'gramsPerPiece' => 90]], '/recipe/parts/0/gramsPerPiece', 'more than the'],
+    'an unknown section' => [[['section' => 'For the icing']], '/recipe/parts/0/section', 'The headings are: For the cake; For the frosting; Broth'],
+    'twice the same' => [[['section' => 'Broth', 'role' => 'topping'], ['section' => 'broth:']], '/recipe/parts/1/section', 'say it once'],
+    'a broth that goes into itself' => [[['section' => 'Broth', 'role' => 'liquid']], '/recipe/parts/0/role', 'goes into itself'],
+    'grams of the body' => [[['section' => 'For the cake', 'gramsPerPiece' => 5]], '/recipe/parts/0/gramsPerPiece', 'follows from its cut'],
+    'an unknown role' => [[['section' => 'Broth', 'role' => 'soup']], '/recipe/parts/0/role', 'This must be one of: body'],
+    'an unknown process' => [[['section' => 'Broth', 'process' => 'smoked']], '/recipe/parts/0/process', 'This must be one of: oven'],
+    'an unknown key' => [[['section' => 'Broth', 'rôle' => 'body']], '/recipe/parts/0/rôle', 'There are: section, role'],
+    'nothing kept' => [[['section' => 'Broth', 'keeps' => ['grams' => 0]]], '/recipe/parts/0/keeps/grams', 'more than 0'],
+]);
+
+it('refuses no guess', function (string $text): void {
+    expect(inParts($text)['parts'])->not->toBe([]);
+})->with([
+    'all roles but a body' => ["Frosting:\n200 g cream cheese\nTopping:\n20 g carrot"],
+    'a broth by itself' => ["Broth:\n1 l water\n200 g of the broth"],
+    'a heading with no line' => ["For the cake:\nFrosting:\n200 g cream cheese"],
+    'two broths that name each other' => ["Bone broth:\n1 l water\n100 g of the stock\nStock:\n1 l water\n100 g of the broth\nDough:\n200 g oat flour"],
+]);
+
+it('takes the right word of a heading', function (string $heading, string $role): void {
+    expect(partsOf(inParts("Dough:\n200 g oat flour\n100 g water\n\n$heading:\n50 g cream cheese"))[$heading]['role'] ?? 'body')->toBe($role);
+})->with([
+    ['For the frosting', 'frosting'],
+    ['Icing (optional)', 'frosting'],
+    ['Carob glaze', 'coating'],
+    ['To dip', 'coating'],
+    ['For the topping', 'topping'],
+    ['To decorate', 'topping'],
+    ['Filling for the cake', 'filling'],
+    ['Peanut butter filling', 'filling'],
+    ['Jelly', 'topping'],
+    ['For dusting', 'dusting'],
+    ['Bone broth', 'liquid'],
+    ['Broth biscuits', 'body'],
+    ['Wet', 'body'],
+    ['Add-ins', 'body'],
+]);
+
+it('asks every process what a safety check reads', function (): void {
+    foreach (\MildBowl\Core\Baking\Processes\Processes::all() as $process) {
+        $answer = inParts("Dough:\n200 g oat flour\n100 g water\nTopping:\n1 egg", [], ['parts' => [['section' => 'Topping', 'process' => $process->id()]]]);
+        expect(in_array('raw-egg', array_column($answer['lines'][2]['findings'], 'code'), true))
+            ->toBe(! $process->killsRaw(), $process->id())
+            ->and($answer['parts'][1]['process'])
+            ->toBe($process->id());
+        $body = inParts("200 g oat flour\n1 egg", [], ['parts' => [['section' => null, 'process' => $process->id()]]]);
+        expect(in_array('raw-egg', array_column($body['lines'][1]['findings'], 'code'), true))->toBe(! $process->killsRaw(), $process->id());
+        Asking::of('rescue', ['version' => 1, 'recipe' => ['text' => "200 g oat flour\n1 egg", 'parts' => [['section' => null, 'process' => $process->id()]]]]);
+    }
+});
