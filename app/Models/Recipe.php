@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?array<string, mixed> $cut
  * @property ?string $texture
  * @property ?list<array<string, mixed>> $portions
+ * @property ?list<array<string, mixed>> $parts
+ * @property ?list<array{dog: string, sections: list<string>}> $without
  * @property ?string $parent_id
  * @property string $notes
  * @property bool $promoted
@@ -34,10 +36,10 @@ final class Recipe extends Model
     /** @use HasFactory<RecipeFactory> */
     use BelongsToKitchen, HasFactory, HasUuids;
 
-    protected $fillable = ['title', 'text', 'steps', 'cut', 'texture', 'source', 'yield', 'prep_minutes', 'bake_minutes', 'judged', 'parent_id', 'notes', 'promoted', 'portions'];
+    protected $fillable = ['title', 'text', 'steps', 'cut', 'texture', 'source', 'yield', 'prep_minutes', 'bake_minutes', 'judged', 'parent_id', 'notes', 'promoted', 'portions', 'parts', 'without'];
 
     protected $attributes = ['steps' => '', 'notes' => '', 'promoted' => false];
 
     /** @var array<string, string> */
-    protected $casts = ['cut' => 'array', 'portions' => 'array', 'prep_minutes' => 'float', 'bake_minutes' => 'float', 'judged' => 'array', 'promoted' => 'boolean', 'updated_at' => 'immutable_datetime'];
+    protected $casts = ['cut' => 'array', 'portions' => 'array', 'parts' => 'array', 'without' => 'array', 'prep_minutes' => 'float', 'bake_minutes' => 'float', 'judged' => 'array', 'promoted' => 'boolean', 'updated_at' => 'immutable_datetime'];
 }

@@ -10,10 +10,13 @@ use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\Weighing;
 use Illuminate\Database\Eloquent\Collection;
+use MildBowl\Core\Baking\Parts\Heading;
 use MildBowl\Core\Contract\Asks;
 use MildBowl\Core\Contract\Contract;
 use MildBowl\Core\Contract\DogReader;
+use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Reading\ReadLine;
 use stdClass;
 
 /**
@@ -89,7 +92,7 @@ final class KitchenQuestion
         $whole->dogs = $this->dogs($whole->dogs ?? null);
         foreach (is_array($whole->treats ?? null) ? $whole->treats : [] as $treat) {
             if ($treat instanceof stdClass) {
-                $treat->dogs = $whole->dogs;
+                $treat->dogs = array_map(static fn (stdClass $dog): stdClass => clone $dog, $whole->dogs);
                 $kept = $this->withKept($treat);
                 $treat->name ??= $kept?->title;
                 unset($treat->dogs);
@@ -167,11 +170,30 @@ final class KitchenQuestion
         }
         $whole->labels = [...(is_array($whole->labels ?? null) ? $whole->labels : []), ...$this->labels((string) ($recipe->text ?? ''), $whole->bound ?? null)];
         unset($whole->bound);
+        $this->inParts($whole);
         if (is_array($whole->portions ?? null)) {
             $whole->portions = self::seated($whole->portions, $whole->dogs);
         }
 
         return $kept;
+    }
+
+    /** What was said of a part that is not in the recipe any more waits until its heading comes back; a dog goes without what it was said to. */
+    private function inParts(stdClass $whole): void
+    {
+        $recipe = $whole->recipe;
+        if (is_array($recipe->parts ?? null) && $recipe->parts !== [] && is_string($recipe->text ?? null)) {
+            $there = array_map(static fn (ReadLine $line): string => Heading::key($line->section), Kitchen::shipped()->reader->read($recipe->text, '')->lines);
+            $recipe->parts = array_values(array_filter($recipe->parts, static fn (mixed $part): bool => ! $part instanceof stdClass || ! is_string($part->section ?? '') || in_array(Heading::key($part->section ?? null), $there, true)));
+        }
+        foreach (is_array($whole->without ?? null) ? $whole->without : [] as $one) {
+            foreach (is_array($whole->dogs ?? null) ? $whole->dogs : [] as $dog) {
+                if ($one instanceof stdClass && $dog instanceof stdClass && isset($dog->id, $one->dog) && $dog->id === $one->dog) {
+                    $dog->without ??= $one->sections ?? [];
+                }
+            }
+        }
+        unset($whole->without);
     }
 
     /** What is not said is as it was kept. */
@@ -180,6 +202,8 @@ final class KitchenQuestion
         $whole->recipe->title ??= $kept->title;
         $whole->recipe->text ??= $kept->text;
         $whole->recipe->steps ??= $kept->steps;
+        $whole->recipe->parts ??= self::json($kept->parts);
+        $whole->without ??= self::json($kept->without);
         $whole->cut ??= self::json($kept->cut);
         $whole->portions ??= self::json($kept->portions);
         $whole->bake ??= (object) ['texture' => $kept->texture];

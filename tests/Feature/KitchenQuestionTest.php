@@ -173,3 +173,24 @@ it('shares a week between kept recipes by their ids', function (): void {
     $answer = $this->postJson('/api/ask/week', ['from' => '2026-05-14', 'treats' => [['recipe' => ['id' => $one['id']]], ['recipe' => ['id' => $two['id']], 'share' => 2]]])->assertOk();
     expect(array_column($answer->json('treats'), 'treat'))->toBe(['Quay rounds', 'Lock bars'])->and($answer->json('dogs.0.treats.0.piecesPerDay'))->toBeGreaterThan(0);
 });
+
+it('keeps what was said of a part with the recipe, and lets it wait where its heading is gone', function (): void {
+    $dog = keptDog('Tiny');
+    $text = "For the cake:\n250 g oat flour\n100 g water\nFor the frosting:\n200 g cream cheese";
+    $recipe = keptRecipe(['text' => $text, 'parts' => [['section' => 'For the frosting', 'gramsPerPiece' => 1]], 'without' => [['dog' => $dog['id'], 'sections' => ['For the frosting']]]]);
+    $ask = fn (array $more = []): array => $this->postJson('/api/ask/formulate', ['recipe' => ['id' => $recipe['id']] + $more, 'cut' => ['shape' => 'pieces', 'count' => 50]])->assertOk()->json();
+    $answer = $ask();
+    $bare = $ask(['text' => "250 g oat flour\n100 g water"]);
+    expect($answer['parts'][1]['gramsPerPiece']['best'])
+        ->toEqual(1)
+        ->and($answer['rations'][0]['limits'])
+        ->toEqual($bare['rations'][0]['limits'])
+        ->and(count($bare['parts']))
+        ->toBe(1);
+    $this->postJson('/api/recipes', ['title' => 'x', 'text' => $text, 'parts' => [['section' => 'For the frosting', 'role' => 'soup']]])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/parts/0/role');
+    $this->postJson('/api/ask/formulate', ['recipe' => ['id' => $recipe['id'], 'parts' => [['section' => 'For the frosting', 'keeps' => ['grams' => 900]]]]])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/recipe/parts/0/keeps/grams');
+});

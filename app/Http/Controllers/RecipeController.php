@@ -48,7 +48,7 @@ final class RecipeController
      */
     private static function judge(Recipe $recipe, KitchenQuestion $kitchen): Recipe
     {
-        $asked = ['text', 'steps', 'texture', 'cut', 'portions'];
+        $asked = ['text', 'steps', 'texture', 'cut', 'portions', 'parts', 'without'];
         if ($recipe->wasRecentlyCreated || $recipe->wasChanged($asked)) {
             try {
                 $answer = $kitchen->about($recipe);

@@ -8,8 +8,10 @@ use App\Models\Dog;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use Illuminate\Validation\Rule;
+use MildBowl\Core\Baking\Parts\AskedPart;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Contract\CutReader;
+use MildBowl\Core\Contract\PartReader;
 use MildBowl\Core\Contract\QuestionReader;
 use MildBowl\Core\Judging\Question;
 
@@ -27,6 +29,11 @@ final class RecipeRequest extends StrictRequest
             'steps' => ['sometimes', 'nullable', 'string', 'max:'.Question::LONGEST_TEXT],
             'cut' => ['sometimes', 'nullable', 'array'],
             'portions' => ['sometimes', 'nullable', 'array', 'max:10'],
+            'parts' => ['sometimes', 'nullable', 'array', 'max:'.AskedPart::MOST],
+            'without' => ['sometimes', 'nullable', 'array', 'max:50'],
+            'without.*.dog' => ['required', 'string', 'max:60'],
+            'without.*.sections' => ['required', 'array', 'max:20'],
+            'without.*.sections.*' => ['required', 'string', 'max:200'],
             'parentId' => ['sometimes', 'nullable', 'uuid', Rule::exists('recipes', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id()), $this->notItsOwnChild(...)],
             'notes' => ['sometimes', 'nullable', 'string', 'max:5000'],
             'promoted' => ['sometimes', 'boolean:strict'],
@@ -80,6 +87,10 @@ final class RecipeRequest extends StrictRequest
         if (is_array($columns['portions'] ?? null)) {
             QuestionReader::keptPortions($columns['portions']);
             $columns['portions'] = self::byId(array_values($columns['portions']));
+        }
+
+        if (is_array($columns['parts'] ?? null)) {
+            PartReader::kept($columns['parts']);
         }
 
         return $columns;

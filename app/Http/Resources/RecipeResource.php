@@ -21,7 +21,7 @@ final class RecipeResource extends JsonResource
             'steps' => $this->steps,
             'cut' => $this->cut,
             'texture' => $this->texture,
-            'portions' => $this->portions,
+            'portions' => $this->portions, 'parts' => $this->parts, 'without' => $this->without,
             'parentId' => $this->parent_id,
             'notes' => $this->notes,
             'promoted' => $this->promoted,

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace MildBowl\Core\Contract;
 
 use MildBowl\Core\Baking\Feel;
+use MildBowl\Core\Baking\Parts\Role;
+use MildBowl\Core\Baking\Processes\Process;
+use MildBowl\Core\Baking\Processes\Processes;
 use MildBowl\Core\Baking\Shapes\Shape;
 use MildBowl\Core\Baking\Shapes\Shapes;
 use MildBowl\Core\Baking\Texture;
@@ -43,6 +46,8 @@ final class Choices
             'foods' => $named(array_map(static fn (array $entry): string => $entry['name'], $foods)),
             'shapes' => array_map(self::shape(...), Shapes::all()),
             'textures' => array_map(static fn (string $id): array => ['id' => $id, 'name' => Texture::of($id)->name], Texture::ids()),
+            'roles' => array_map(static fn (Role $role): array => ['id' => $role->value, 'name' => $role->label()], Role::cases()),
+            'processes' => array_map(static fn (Process $process): array => ['id' => $process->id(), 'name' => $process->label()], Processes::all()),
             'feels' => array_map(static fn (Feel $row): array => ['feel' => $row->feel, 'word' => $row->word, 'below' => $row->below], Feel::all()),
             'policies' => Policy::CHOICES,
             'standingWords' => self::STANDING_WORDS,

@@ -42,6 +42,18 @@ final class PartReader
         return $parts;
     }
 
+    /**
+     * Parts as a kitchen keeps them; refused when they are not the contract's.
+     *
+     * @param  array<array-key, mixed>  $parts
+     *
+     * @throws RequestRefused
+     */
+    public static function kept(array $parts): void
+    {
+        self::all(new Node(json_decode((string) json_encode(array_values($parts))), '/parts'));
+    }
+
     private static function keeps(?Node $node): ?Keeps
     {
         $node?->object(['grams', 'strained', 'drained']);

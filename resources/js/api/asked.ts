@@ -1,5 +1,5 @@
 import type {
-    AskedTreat, Cut, DoughRequest, FormulateRequest, LabelRequest, OccasionRequest, Oven, RaidRequest, RescueRequest, ScaleRequest, SizeRequest, SwapsRequest, WeekRequest,
+    AskedTreat, Cut, DoughRequest, FormulateRequest, GoesWithout, LabelRequest, OccasionRequest, Oven, RaidRequest, RescueRequest, ScaleRequest, SizeRequest, SwapsRequest, WeekRequest,
 } from './types.generated'
 
 /**
@@ -18,6 +18,7 @@ export interface Bound {
 
 export interface AskedRecipe {
     recipe: Partial<Kept> & Partial<FormulateRequest['recipe']>
+    without?: GoesWithout[]
     /** ids; the dogs at the table where it is left out */
     dogs?: string[]
     cut?: Cut | null

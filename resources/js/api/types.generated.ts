@@ -907,12 +907,22 @@ export interface Recipe {
     notes: string
     promoted: boolean
     portions: AskedPortion[] | null
+    parts: AskedPart[] | null
+    without: GoesWithout[] | null
 }
 
 export interface Judged {
     dataVersion: string
     cleared: boolean
     on: string
+}
+
+export interface GoesWithout {
+    /**
+     * its id
+     */
+    dog: string
+    sections: string[]
 }
 
 export interface Product {
@@ -1009,6 +1019,14 @@ export interface Choices {
     }[]
     shapes: Shape[]
     textures: {
+        id: string
+        name: string
+    }[]
+    roles: {
+        id: string
+        name: string
+    }[]
+    processes: {
         id: string
         name: string
     }[]

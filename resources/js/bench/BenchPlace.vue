@@ -9,6 +9,7 @@ import { figure, grams, spread } from '../ui/format'
 import CutChooser from './CutChooser.vue'
 import DogTable from './DogTable.vue'
 import FeelStrip from './FeelStrip.vue'
+import PartsPanel from './PartsPanel.vue'
 import RationPlate from './RationPlate.vue'
 import RecipeSheet from './RecipeSheet.vue'
 import { useSheet } from './useSheet'
@@ -45,7 +46,7 @@ async function keepAll(clippings: Clipping[]): Promise<void> {
 const amountsAs = computed(() => kitchen.kitchen?.amountsAs ?? 'grams')
 const cut = computed<Cut>({ get: () => sheet.value.cut, set: (value) => { sheet.value.cut = value } })
 const texture = computed<Sheet['texture']>({ get: () => sheet.value.texture, set: (value) => { sheet.value.texture = value } })
-const textProblem = computed(() => refusal.value !== null && !refusal.value.path.startsWith('/cut') ? refusal.value.message : null)
+const textProblem = computed(() => refusal.value !== null && !/^\/(cut|recipe\/parts)/.test(refusal.value.path) ? refusal.value.message : null)
 
 const KEEPING = {
     blank: '', browser: 'kept in this browser', keeping: 'putting it on the shelf…', kept: 'on the shelf', failed: 'not on the shelf yet; kept in this browser',
@@ -169,6 +170,7 @@ useEventListener(document, 'keydown', (event) => {
                     <FeelStrip :batch="answer.batch" />
                 </template>
                 <CutChooser v-model:cut="cut" v-model:texture="texture" :answer="answer" :refusal="refusal" :oddity="answer?.portions?.find((one) => one.name === null)?.oddity ?? null" />
+                <PartsPanel v-if="answer !== null && answer.lines.length > 0" :answer="answer" :refusal="refusal" />
                 <p v-if="sheet.portions.length > 0" class="hint">This dough is cut in {{ sheet.portions.length + 1 }} portions; the cut above is for what is left.</p>
                 <router-link class="link-button" to="/studio">Cut studio: portions, tray, time and heat, scaling</router-link>
                 <details v-if="answer !== null && answer.assumptions.length > 0" class="assumed">

@@ -2,7 +2,7 @@ import { useDebounceFn, useLocalStorage } from '@vueuse/core'
 import { computed, effectScope, ref, watch } from 'vue'
 import { api, KitchenProblem } from '../api/client'
 import type { AskedRecipe } from '../api/asked'
-import type { AskedPortion, Clipping, Cut, FormulateAnswer, Recipe } from '../api/types.generated'
+import type { AskedPart, AskedPortion, Clipping, Cut, FormulateAnswer, GoesWithout, Recipe } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 
 export interface Confirmation {
@@ -38,6 +38,9 @@ export interface Sheet {
     texture: NonNullable<Recipe['texture']>
     /** shares of the dough with their own cut and texture */
     portions: Portion[]
+    /** what was said of its parts; the rest is guessed by the headings */
+    parts: AskedPart[]
+    without: GoesWithout[]
     /** what the oven is set to, in the unit this kitchen reads */
     ovenAt: number | null
     /** weighed and counted after cooling; overrules the estimate */
@@ -61,8 +64,15 @@ export type Portion = AskedPortion & { name: string, dogs: string[], share: numb
 export type Keeping = 'blank' | 'browser' | 'keeping' | 'kept' | 'failed'
 
 const BLANK: Sheet = {
-    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null, ovenAt: null, measured: { ...UNMEASURED },
+    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parts: [], without: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null, ovenAt: null, measured: { ...UNMEASURED },
     cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 }, texture: 'biscuit',
+}
+
+/** How the sheet is divided, as it is kept: nothing said is nothing kept. */
+function divided(): Pick<Recipe, 'portions' | 'parts' | 'without'> {
+    const { portions, parts, without } = sheet.value
+
+    return { portions: portions.length === 0 ? null : portions, parts: parts.length === 0 ? null : parts, without: without.length === 0 ? null : without }
 }
 
 /** Waiting for more keys: long enough to skip the middle of a word, too short to notice. */
@@ -89,16 +99,17 @@ const lasting = effectScope(true)
 
 /** What of a sheet is kept on the shelf, in one string to compare by. */
 function written(): string {
-    const { title, text, steps, cut, texture, portions } = sheet.value
+    const { title, text, steps, cut, texture, portions, parts, without } = sheet.value
 
-    return JSON.stringify([title, text, steps, cut, texture, portions])
+    return JSON.stringify([title, text, steps, cut, texture, portions, parts, without])
 }
 
 export function useSheet() {
     const kitchen = useKitchen()
 
     const request = lasting.run(() => computed<AskedRecipe | null>(() => sheet.value.text.trim() === '' ? null : {
-        recipe: { title: sheet.value.title, text: sheet.value.text, steps: sheet.value.steps },
+        recipe: { title: sheet.value.title, text: sheet.value.text, steps: sheet.value.steps, parts: sheet.value.parts },
+        without: sheet.value.without,
         dogs: kitchen.atTable.map((dog) => dog.id),
         cut: sheet.value.cut,
         bake: { texture: sheet.value.texture },
@@ -141,11 +152,11 @@ export function useSheet() {
 
     async function keep(): Promise<void> {
         if (sheet.value.recipeId === null) return
-        const { recipeId, title, text, steps, cut, texture, portions } = sheet.value
+        const { recipeId, title, text, steps, cut, texture } = sheet.value
         const sent = written()
         keeping.value = 'keeping'
         try {
-            await kitchen.keepRecipe(recipeId, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, portions: portions.length === 0 ? null : portions })
+            await kitchen.keepRecipe(recipeId, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, ...divided() })
             if (sheet.value.recipeId !== recipeId) return
             onShelf = sent
             keeping.value = written() === sent ? 'kept' : 'browser'
@@ -184,8 +195,8 @@ export function useSheet() {
 
     async function keepAsNew(): Promise<void> {
         keeping.value = 'keeping'
-        const { title, text, steps, cut, texture, portions, source, prepMinutes, bakeMinutes, parentId } = sheet.value
-        const given = { parentId, portions: portions.length === 0 ? null : portions, source, yield: sheet.value.yield, prepMinutes, bakeMinutes }
+        const { title, text, steps, cut, texture, source, prepMinutes, bakeMinutes, parentId } = sheet.value
+        const given = { parentId, ...divided(), source, yield: sheet.value.yield, prepMinutes, bakeMinutes }
         try {
             const kept = await kitchen.keepRecipe(null, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, ...given })
             sheet.value.recipeId = kept.id
@@ -199,7 +210,7 @@ export function useSheet() {
 
     function openRecipe(recipe: Recipe): void {
         sheet.value = {
-            ovenAt: null, measured: { ...UNMEASURED }, recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [], portions: (recipe.portions ?? []) as Portion[], parentId: recipe.parentId,
+            ovenAt: null, measured: { ...UNMEASURED }, recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [], portions: (recipe.portions ?? []) as Portion[], parts: recipe.parts ?? [], without: recipe.without ?? [], parentId: recipe.parentId,
             source: recipe.source, yield: recipe.yield, prepMinutes: recipe.prepMinutes, bakeMinutes: recipe.bakeMinutes,
             cut: recipe.cut ?? { ...BLANK.cut }, texture: recipe.texture ?? BLANK.texture,
         }
@@ -208,7 +219,7 @@ export function useSheet() {
     }
 
     function blank(): void {
-        sheet.value = { ...BLANK, confirmed: [], bound: [], portions: [], measured: { ...UNMEASURED } }
+        sheet.value = { ...BLANK, confirmed: [], bound: [], portions: [], parts: [], without: [], measured: { ...UNMEASURED } }
         answer.value = null
     }
 
@@ -260,7 +271,7 @@ export function useSheet() {
     /** Lays a recipe from outside on the bench, with nothing kept yet. */
     function lay(clipping: Clipping): void {
         sheet.value = {
-            ...BLANK, confirmed: [], bound: [], portions: [], measured: { ...UNMEASURED }, title: clipping.title, text: clipping.text, steps: clipping.steps, source: clipping.source, yield: clipping.yield,
+            ...BLANK, confirmed: [], bound: [], portions: [], parts: [], without: [], measured: { ...UNMEASURED }, title: clipping.title, text: clipping.text, steps: clipping.steps, source: clipping.source, yield: clipping.yield,
             prepMinutes: clipping.times.prepMinutes, bakeMinutes: clipping.times.bakeMinutes,
         }
     }

@@ -23,6 +23,20 @@ enum Role: string
         return array_column(self::cases(), 'value');
     }
 
+    /** As the baker calls it. */
+    public function label(): string
+    {
+        return match ($this) {
+            self::Body => 'what is cut',
+            self::Filling => 'filling',
+            self::Topping => 'topping',
+            self::Frosting => 'frosting',
+            self::Coating => 'coating',
+            self::Liquid => 'broth for another part',
+            self::Dusting => 'dusting',
+        };
+    }
+
     /** Where it joins when nobody said: what is in the piece or under it before the heat, what is on it after. */
     public function joins(): Joins
     {
