@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Data\Data;
-use MildBowl\Core\Questions\Question;
-use MildBowl\Core\Reading\RecipeReader;
-use MildBowl\Core\Swaps\Goals;
+use MildBowl\Core\Contract\Node;
+use MildBowl\Core\Contract\QuestionReader;
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Kitchen\Kitchen;
+use MildBowl\Core\Swaps\Goals\Goals;
 use MildBowl\Core\Swaps\Jobs;
 use MildBowl\Core\Swaps\Rescue;
 use MildBowl\Core\Swaps\Solver;
@@ -22,11 +24,12 @@ require __DIR__.'/broken.php';
 
 $count = (int) ($argv[1] ?? 100);
 mt_srand(11);
-$weights = ['wetness' => 0.0, 'adjust' => 0.0, 'richer-fat' => 0.0, 'richer-kcal' => 0.0, 'fewer-pieces' => 0.0, 'meat-lost' => 0.0] + Data::tables()['rescueWeights'];
+$weights = ['wetness' => 0.0, 'adjust' => 0.0, 'richer-fat' => 0.0, 'richer-kcal' => 0.0, 'fewer-pieces' => 0.0, 'meat-lost' => 0.0] + Compiled::tables()['rescueWeights'];
 $agree = $impossible = 0;
+$kitchen = Kitchen::shipped();
 for ($i = 0; $i < $count; $i++) {
-    $request = Question::fromJson(json_encode(broken(10 + $i % 12, 2 + $i % 5, 4 + $i % 6), JSON_THROW_ON_ERROR));
-    $rescue = new Rescue($request, RecipeReader::read($request->text, ''), Goals::from(null, $request->dogs), [], [], $weights);
+    $request = QuestionReader::read(Node::decode(json_encode(broken(10 + $i % 12, 2 + $i % 5, 4 + $i % 6), JSON_THROW_ON_ERROR)), $kitchen);
+    $rescue = new Rescue($request, $kitchen->reader->read($request->text, ''), new Goals([]), [], $weights);
     $all = (1 << count($request->dogs)) - 1;
     $ours = Solver::solve($rescue->options, $rescue->bowls, $all, fn (array $choice, array $sums, float $limit): ?float => $rescue->rest($choice, $sums, $all, $limit), null, 5_000_000);
     $theirs = glpk($rescue, $request, $all, $weights);

@@ -2,8 +2,7 @@
 
 declare(strict_types=1);
 
-use MildBowl\Core\Contract\Node;
-use MildBowl\Core\Questions\RescueQuestion;
+use MildBowl\Core\Contract\Contract;
 
 /**
  * How long a rescue takes, and how that grows with lines, candidates and dogs. Random broken recipes, no two alike.
@@ -13,13 +12,14 @@ require __DIR__.'/../core/vendor/autoload.php';
 require __DIR__.'/broken.php';
 
 mt_srand(7);
+$contract = new Contract;
 foreach ([[8, 3, 3], [15, 6, 5], [15, 6, 8], [22, 8, 10], [30, 8, 12], [30, 8, 18]] as [$lines, $dogs, $bad]) {
     $times = [];
     $optimal = 0;
     for ($i = 0; $i < 12; $i++) {
         $json = json_encode(broken($lines, $dogs, $bad), JSON_THROW_ON_ERROR);
         $since = hrtime(true);
-        $answer = RescueQuestion::answer(Node::decode($json));
+        $answer = $contract->answer('rescue', $json);
         $times[] = (hrtime(true) - $since) / 1e6;
         $optimal += $answer['rescues'] === [] || $answer['rescues'][0]['optimal'] ? 1 : 0;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToKitchen;
+use App\Support\KitchenClock;
 use Carbon\CarbonImmutable;
 use Database\Factories\DogFactory;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -62,14 +63,14 @@ final class Dog extends Model
         'food_kcal_per_100g' => 'float', 'budget_percent' => 'float', 'at_table' => 'boolean', 'position' => 'integer', 'meals' => 'integer',
     ];
 
-    /** Age in months, today or on another day. */
+    /** Age in months, on the kitchen's day or on another. */
     public function ageMonths(?CarbonImmutable $on = null): ?float
     {
-        return $this->born_on === null ? null : round(max(0, $this->born_on->diffInDays($on ?? CarbonImmutable::today())) / self::DAYS_A_MONTH, 2);
+        return $this->born_on === null ? null : round(max(0, $this->born_on->diffInDays($on ?? app(KitchenClock::class)->today())) / self::DAYS_A_MONTH, 2);
     }
 
     public static function bornOn(float $ageMonths): CarbonImmutable
     {
-        return CarbonImmutable::today()->subDays((int) round($ageMonths * self::DAYS_A_MONTH));
+        return app(KitchenClock::class)->today()->subDays((int) round($ageMonths * self::DAYS_A_MONTH));
     }
 }

@@ -26,13 +26,16 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $tray_gap_mm
  * @property int $trays_at_once
  * @property bool $oven_fan
+ * @property string $timezone a name such as Europe/London
  */
 final class Kitchen extends Model
 {
     /** @use HasFactory<KitchenFactory> */
     use HasFactory;
 
-    protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature', 'tray_width_mm', 'tray_length_mm', 'tray_gap_mm', 'trays_at_once', 'oven_fan'];
+    protected $attributes = ['timezone' => 'UTC'];
+
+    protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature', 'tray_width_mm', 'tray_length_mm', 'tray_gap_mm', 'trays_at_once', 'oven_fan', 'timezone'];
 
     /** @var array<string, string> */
     protected $casts = ['budget_percent' => 'float', 'tray_width_mm' => 'float', 'tray_length_mm' => 'float', 'tray_gap_mm' => 'float', 'trays_at_once' => 'integer', 'oven_fan' => 'boolean'];

@@ -17,12 +17,14 @@ use App\Models\Recipe;
 use App\Models\Weighing;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
+use Carbon\FactoryImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use MildBowl\Core\Contract\Contract;
+use Psr\Clock\ClockInterface;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -30,6 +32,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentKitchen::class);
         $this->app->singleton(Contract::class);
+        $this->app->singleton(ClockInterface::class, FactoryImmutable::class);
         $this->app->singleton(LabelShelf::class, static fn (): LabelShelf => new PaperLabelShelf(resource_path('stand-ins/label-shelf.csv')));
     }
 

@@ -52,6 +52,7 @@ function mistakes(): array
         'kitchen trayLengthMm.between' => $kitchen(['trayLengthMm' => 2001]),
         'kitchen trayGapMm.between' => $kitchen(['trayGapMm' => 101]),
         'kitchen traysAtOnce.between' => $kitchen(['traysAtOnce' => 21]),
+        'kitchen timezone.timezone' => $kitchen(['timezone' => 'Atlantis']),
         'recipe title.required' => [RecipeRequest::class, 'POST', '/api/recipes', ['title' => ' ', 'text' => '']],
         'recipe title.filled' => [RecipeRequest::class, 'PATCH', '/api/recipes/{recipe}', ['title' => ' ']],
         'product name.required' => $product(['name' => '']),

@@ -289,7 +289,7 @@ it('touches every published field', function (): void {
     }
     // and those that are tried by tests of their own
     expect(array_keys(published('kitchen')))
-        ->toEqualCanonicalizing(['name', 'policy', 'amountsAs', 'temperature', 'tray', 'ovenFan', ...WORKED_OUT['kitchen']])
+        ->toEqualCanonicalizing(['name', 'policy', 'amountsAs', 'temperature', 'tray', 'ovenFan', 'timezone', ...WORKED_OUT['kitchen']])
         ->and(array_keys(published('confirmation')))
         ->toEqualCanonicalizing(['code', 'level', 'line', 'dog', 'dogId', 'recipeTitle', 'words', 'saidBy', ...WORKED_OUT['confirmation']])
         ->and(array_keys(published('weighing')))
@@ -311,6 +311,7 @@ it('keeps every house rule as it was sent, one by one', function (): void {
         'trayLengthMm' => 333.5,
         'trayGapMm' => 4.5,
         'traysAtOnce' => 3,
+        'timezone' => 'Pacific/Auckland',
         'ovenFan' => true,
     ];
     $flat = function (): array {

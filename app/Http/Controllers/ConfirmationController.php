@@ -8,7 +8,7 @@ use App\Http\Requests\ConfirmationRequest;
 use App\Http\Resources\ConfirmationResource;
 use App\Models\Confirmation;
 use App\Support\CurrentKitchen;
-use Carbon\CarbonImmutable;
+use App\Support\KitchenClock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
@@ -27,7 +27,7 @@ final class ConfirmationController
         $said = $request->validated();
         $kept = Confirmation::query()->create([
             'code' => $said['code'], 'level' => $said['level'], 'line' => $said['line'] ?? null, 'dog' => $said['dog'] ?? null, 'dog_id' => $said['dogId'] ?? null, 'recipe_title' => $said['recipeTitle'] ?? null,
-            'words' => $said['words'], 'said_by' => $said['saidBy'] ?? $kitchen->get()->baker, 'data_version' => Compiled::version(), 'said_at' => CarbonImmutable::now(),
+            'words' => $said['words'], 'said_by' => $said['saidBy'] ?? $kitchen->get()->baker, 'data_version' => Compiled::version(), 'said_at' => app(KitchenClock::class)->now(),
         ]);
 
         return (new ConfirmationResource($kept->refresh()))->response()->setStatusCode(201);
@@ -37,7 +37,7 @@ final class ConfirmationController
     public function destroy(Confirmation $confirmation): ConfirmationResource
     {
         Gate::authorize('delete', $confirmation);
-        $confirmation->update(['taken_back_at' => $confirmation->taken_back_at ?? CarbonImmutable::now()]);
+        $confirmation->update(['taken_back_at' => $confirmation->taken_back_at ?? app(KitchenClock::class)->now()]);
 
         return new ConfirmationResource($confirmation->refresh());
     }

@@ -8,7 +8,7 @@ use App\Http\Requests\DogRequest;
 use App\Http\Resources\DogResource;
 use App\Models\Dog;
 use App\Models\Weighing;
-use Carbon\CarbonImmutable;
+use App\Support\KitchenClock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -50,7 +50,7 @@ final class DogController
     private function weighed(Dog $dog): void
     {
         if ($dog->weight_kg !== null) {
-            Weighing::query()->updateOrCreate(['dog_id' => $dog->id, 'weighed_on' => CarbonImmutable::today()->format('Y-m-d')], ['kg' => $dog->weight_kg]);
+            Weighing::query()->updateOrCreate(['dog_id' => $dog->id, 'weighed_on' => app(KitchenClock::class)->today()->format('Y-m-d')], ['kg' => $dog->weight_kg]);
         }
     }
 

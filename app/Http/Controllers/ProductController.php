@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ProductRequest;
 use App\Http\Resources\ProductResource;
 use App\Models\Product;
-use Carbon\CarbonImmutable;
+use App\Support\KitchenClock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -65,7 +65,7 @@ final class ProductController
     private function read(Product $product, string $ingredients): void
     {
         $answer = app(Contract::class)->answer('label', json_encode(['version' => 1, 'ingredients' => $ingredients], JSON_THROW_ON_ERROR));
-        $judged = ['read_on' => CarbonImmutable::today(), 'worst' => $answer['worst'], 'data_version' => $answer['dataVersion']];
+        $judged = ['read_on' => app(KitchenClock::class)->today(), 'worst' => $answer['worst'], 'data_version' => $answer['dataVersion']];
         $newest = $product->readings()->first();
         if ($newest !== null && trim($newest->ingredients) === trim($ingredients)) {
             $newest->update($judged);

@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\RecipeRequest;
 use App\Http\Resources\RecipeResource;
 use App\Models\Recipe;
+use App\Support\KitchenClock;
 use App\Support\KitchenQuestion;
-use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -53,7 +53,7 @@ final class RecipeController
             try {
                 $answer = $kitchen->about($recipe);
                 $verdict = $answer['verdict'];
-                $judged = ['dataVersion' => $answer['dataVersion'], 'cleared' => is_array($verdict) && $verdict['cleared'] === true, 'on' => CarbonImmutable::today()->format('Y-m-d')];
+                $judged = ['dataVersion' => $answer['dataVersion'], 'cleared' => is_array($verdict) && $verdict['cleared'] === true, 'on' => app(KitchenClock::class)->today()->format('Y-m-d')];
             } catch (RequestRefused) {
                 // what cannot be judged yet is kept all the same
                 $judged = null;

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Dog;
 use App\Support\CurrentKitchen;
+use App\Support\KitchenClock;
 use App\Support\KitchenParts;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\Rule;
@@ -41,7 +42,7 @@ final class DogRequest extends StrictRequest
             'weight' => ['nullable', 'string', 'max:40', $this->isWeight(...)],
             'meals' => ['nullable', 'integer', 'between:1,10'],
             'ageMonths' => ['nullable', 'numeric', 'between:0,400'],
-            'bornOn' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:today', 'after:-35 years'],
+            'bornOn' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:'.app(KitchenClock::class)->today()->format('Y-m-d'), 'after:-35 years'],
             'sex' => ['nullable', Rule::in($choices['sexes'])],
             'neutered' => ['nullable', 'boolean:strict'],
             'bodyCondition' => ['nullable', 'integer', 'between:1,9'],

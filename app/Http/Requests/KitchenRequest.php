@@ -12,7 +12,7 @@ final class KitchenRequest extends StrictRequest
     private const COLUMNS = [
         'name' => 'name', 'energySchool' => 'energy_school', 'calorieConvention' => 'calorie_convention', 'garlic' => 'garlic', 'units' => 'units',
         'pseudoGrains' => 'pseudo_grains', 'budgetPercent' => 'budget_percent', 'amountsAs' => 'amounts_as', 'temperature' => 'temperature',
-        'trayWidthMm' => 'tray_width_mm', 'trayLengthMm' => 'tray_length_mm', 'trayGapMm' => 'tray_gap_mm', 'traysAtOnce' => 'trays_at_once', 'ovenFan' => 'oven_fan',
+        'trayWidthMm' => 'tray_width_mm', 'trayLengthMm' => 'tray_length_mm', 'trayGapMm' => 'tray_gap_mm', 'traysAtOnce' => 'trays_at_once', 'ovenFan' => 'oven_fan', 'timezone' => 'timezone',
     ];
 
     /** @return array<string, mixed> */
@@ -28,6 +28,7 @@ final class KitchenRequest extends StrictRequest
             'trayGapMm' => ['sometimes', 'numeric', 'between:0,100'],
             'traysAtOnce' => ['sometimes', 'integer', 'between:1,20'],
             'ovenFan' => ['sometimes', 'boolean:strict'],
+            'timezone' => ['sometimes', 'required', 'string', 'max:64', 'timezone:all'],
         ];
         foreach (Policy::CHOICES as $key => $choices) {
             $rules[$key] = ['sometimes', Rule::in($choices)];
@@ -42,6 +43,7 @@ final class KitchenRequest extends StrictRequest
         return [
             'trayWidthMm.between' => 'A tray is from 50 to 2000 mm wide.', 'trayLengthMm.between' => 'A tray is from 50 to 2000 mm long.',
             'trayGapMm.between' => 'Leave from 0 to 100 mm between pieces.', 'traysAtOnce.between' => 'From 1 to 20 trays at once.',
+            'timezone.timezone' => 'This is no time zone: write one such as Europe/London.',
         ];
     }
 

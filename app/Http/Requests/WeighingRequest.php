@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\KitchenClock;
 use MildBowl\Core\Dogs\Weight;
 
 /** What a dog weighed, and when. */
@@ -13,7 +14,7 @@ final class WeighingRequest extends StrictRequest
     public function rules(): array
     {
         return [
-            'on' => ['required', 'date_format:Y-m-d', 'before_or_equal:today', 'after:-35 years'],
+            'on' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.app(KitchenClock::class)->today()->format('Y-m-d'), 'after:-35 years'],
             'kg' => ['required', 'numeric', 'between:'.Weight::LIGHTEST_KG.','.Weight::HEAVIEST_KG],
         ];
     }

@@ -29,6 +29,7 @@ final class KitchenResource extends JsonResource
             'temperature' => $this->temperature,
             'tray' => ['widthMm' => $this->tray_width_mm, 'lengthMm' => $this->tray_length_mm, 'gapMm' => $this->tray_gap_mm, 'atOnce' => $this->trays_at_once],
             'ovenFan' => $this->oven_fan,
+            'timezone' => $this->timezone,
         ];
     }
 }

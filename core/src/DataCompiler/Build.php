@@ -45,9 +45,24 @@ final class Build
             throw new RuntimeException(self::FOLDER.' cannot be made.');
         }
         $temporary = self::FOLDER."/$class.".getmypid().'.tmp';
-        $code = "<?php\n\n// Written by core/bin/compile-data.\n\nnamespace MildBowl\\Core\\Build;\n\n/** $says */\nfinal class $class\n{\n    public const ALL = ".var_export($array, true).";\n}\n";
+        $code = "<?php\n\n// Written by core/bin/compile-data.\n\nnamespace MildBowl\\Core\\Build;\n\n/** $says */\nfinal class $class\n{\n    public const ALL = ".self::tight($array).";\n}\n";
         if (file_put_contents($temporary, $code) === false || ! rename($temporary, self::FOLDER."/$class.php")) {
             throw new RuntimeException(self::FOLDER."/$class.php cannot be written.");
         }
+    }
+
+    /** The same literal without the white space that a reader would want: it is read by nobody, and by PHP at every start. */
+    private static function tight(mixed $value): string
+    {
+        if (! is_array($value)) {
+            return var_export($value, true);
+        }
+        $rows = [];
+        $isList = array_is_list($value);
+        foreach ($value as $key => $one) {
+            $rows[] = ($isList ? '' : var_export($key, true).'=>').self::tight($one);
+        }
+
+        return '['.implode(',', $rows).']';
     }
 }

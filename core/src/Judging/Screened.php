@@ -91,8 +91,7 @@ final readonly class Screened
      */
     private static function withoutStrainedBones(array $findings, ReadLine $line, Part $part): array
     {
-        $isBone = $line->food?->inAny(['cooked-bone-as-such', 'raw-bone-as-such']) === true;
-        if (! $isBone || ! $part->keeps->strained || in_array('keeps', $part->guessed, true)) {
+        if (! $part->keeps->strained || in_array('keeps', $part->guessed, true) || $line->food?->inAny(['cooked-bone-as-such', 'raw-bone-as-such']) !== true) {
             return $findings;
         }
 

@@ -49,7 +49,7 @@ export type DogFields = Partial<Omit<Dog, 'id' | 'weightSaid'>> & { weight?: str
 export type RecipeFields = Partial<Omit<Recipe, 'id' | 'updatedAt' | 'judged'>>
 export interface ProductFields { name?: string, number?: string | null, ingredients?: string }
 export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'dogId' | 'recipeTitle' | 'words'>
-export type KitchenFields = Partial<Kitchen['policy'] & Pick<Kitchen, 'name' | 'amountsAs' | 'temperature' | 'ovenFan'> & { trayWidthMm: number, trayLengthMm: number, trayGapMm: number, traysAtOnce: number }>
+export type KitchenFields = Partial<Kitchen['policy'] & Pick<Kitchen, 'name' | 'amountsAs' | 'temperature' | 'ovenFan' | 'timezone'> & { trayWidthMm: number, trayLengthMm: number, trayGapMm: number, traysAtOnce: number }>
 
 export const api = {
     kitchen: () => ask<OpenKitchen>('GET', 'kitchen'),

@@ -828,6 +828,10 @@ export interface Kitchen {
     temperature: 'C' | 'F'
     tray: KitchenTray
     ovenFan: boolean
+    /**
+     * a name such as Europe/London: today is the kitchen's day
+     */
+    timezone: string
 }
 
 export interface KitchenTray {

@@ -7,14 +7,14 @@ import type { GiveAwayAnswer, WeekAnswer } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import PieceDots from '../ui/PieceDots.vue'
-import { figure, pieces } from '../ui/format'
+import { dayIn, figure, pieces } from '../ui/format'
 
 /** One page for the fridge door: each dog, each treat, pieces a day, what to hold back, until when. */
 const kitchen = useKitchen()
 const { sheet, question } = useSheet()
 
 const chosen = reactive<{ key: string, share: string }[]>([])
-const from = ref(new Date().toISOString().slice(0, 10))
+const from = ref(dayIn(kitchen.kitchen?.timezone ?? 'UTC'))
 const answer = ref<WeekAnswer | null>(null)
 const away = ref<GiveAwayAnswer | null>(null)
 const problem = ref<string | null>(null)

@@ -4,7 +4,7 @@ import { ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Dog, ProfileAnswer, Weighing } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
-import { figure, spread } from '../ui/format'
+import { dayIn, figure, spread } from '../ui/format'
 import GrowthCurve from './GrowthCurve.vue'
 
 /** What follows from what was entered: stage, ideal weight, both schools side by side, budget, meals, growth, and what was taken for granted. */
@@ -13,7 +13,7 @@ const kitchen = useKitchen()
 const answer = ref<ProfileAnswer | null>(null)
 const weighings = ref<Weighing[]>([])
 const problem = ref<string | null>(null)
-const weighed = ref({ kg: '', on: new Date().toISOString().slice(0, 10) })
+const weighed = ref({ kg: '', on: dayIn(kitchen.kitchen?.timezone ?? 'UTC') })
 
 async function ask(): Promise<void> {
     try {

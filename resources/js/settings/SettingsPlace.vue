@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { KitchenFields } from '../api/client'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
@@ -31,6 +31,9 @@ const questions: Question[] = [
         { value: 'not-grain', name: 'No', gloss: 'they are not grasses' }, { value: 'grain', name: 'Yes', gloss: 'strict: a dog kept off grain gets none of them' }] },
 ]
 
+/** Every zone this browser knows, and the kitchen's own. */
+const zones = computed(() => [...new Set(['UTC', kitchen.kitchen?.timezone ?? 'UTC', ...Intl.supportedValuesOf('timeZone')])].sort())
+
 async function choose(fields: KitchenFields): Promise<void> {
     try {
         await kitchen.change(fields)
@@ -57,6 +60,10 @@ async function choose(fields: KitchenFields): Promise<void> {
                 <legend>Share of the day that treats may take, at most</legend>
                 <NumberField label="percent, up to 10; empty for the usual" :value="kitchen.kitchen.policy.budgetPercent" @meant="choose({ budgetPercent: $event })" />
                 <p class="hint">It may be lowered, never raised: the usual is 10 %, and 5 % for a puppy, a weight-loss plan or any condition.</p>
+            </fieldset>
+            <fieldset>
+                <legend>Where the kitchen is</legend>
+                <label class="plain"><span>Time zone, for what is today</span><select :value="kitchen.kitchen.timezone" @change="choose({ timezone: ($event.target as HTMLSelectElement).value })"><option v-for="one in zones" :key="one">{{ one }}</option></select></label>
             </fieldset>
         </form>
     </div>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { age, figure, grams, pieces, spread } from './format'
+import { dayIn, age, figure, grams, pieces, spread } from './format'
 
 describe('figures without false precision', () => {
     it.each([
@@ -52,5 +52,12 @@ describe('an age', () => {
         [146, '12 years'],
     ])('%s is %s', (months, shown) => {
         expect(age(months)).toBe(shown)
+    })
+})
+
+describe('the day of a kitchen', () => {
+    it('is its own, not that of Greenwich', () => {
+        const at = new Date('2026-05-14T23:30:00Z')
+        expect([dayIn('UTC', at), dayIn('Pacific/Auckland', at), dayIn('America/New_York', at)]).toEqual(['2026-05-14', '2026-05-15', '2026-05-14'])
     })
 })

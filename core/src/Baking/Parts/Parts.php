@@ -64,7 +64,12 @@ final readonly class Parts
     private static function sections(ReadRecipe $recipe): array
     {
         $sections = [];
+        $before = false;
         foreach ($recipe->lines as $line) {
+            if ($line->section === $before) {
+                continue;
+            }
+            $before = $line->section;
             $sections[Heading::key($line->section)] ??= $line->section;
         }
 
