@@ -36,14 +36,14 @@ export type Cut =
           thicknessMm: number
       }
     | {
-          shape: 'strip'
-          widthMm: number
-          lengthMm: number
+          shape: 'area'
+          areaMm2: number
           thicknessMm: number
       }
     | {
-          shape: 'area'
-          areaMm2: number
+          shape: 'strip'
+          widthMm: number
+          lengthMm: number
           thicknessMm: number
       }
     | {
@@ -578,13 +578,14 @@ export interface Ration {
         | 'sodium'
         | 'fat'
         | 'added-sugar'
+        | 'coumarin'
         | 'vitamin-a'
         | 'vitamin-d'
-        | 'coumarin'
-        | 'garlic'
         | 'calcium'
         | 'fibre'
         | 'kelp'
+        | 'garlic'
+        | 'root-spice'
         | 'new-ingredient'
         | 'age'
         | 'not-cleared'
@@ -597,13 +598,14 @@ export interface Ration {
             | 'sodium'
             | 'fat'
             | 'added-sugar'
+            | 'coumarin'
             | 'vitamin-a'
             | 'vitamin-d'
-            | 'coumarin'
-            | 'garlic'
             | 'calcium'
             | 'fibre'
             | 'kelp'
+            | 'garlic'
+            | 'root-spice'
             | 'new-ingredient'
             | 'age'
         piecesPerDay: number
@@ -755,14 +757,14 @@ export type Cut1 =
           thicknessMm: number
       }
     | {
-          shape: 'strip'
-          widthMm: number
-          lengthMm: number
+          shape: 'area'
+          areaMm2: number
           thicknessMm: number
       }
     | {
-          shape: 'area'
-          areaMm2: number
+          shape: 'strip'
+          widthMm: number
+          lengthMm: number
           thicknessMm: number
       }
     | {

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+// Writes the closed lists of schemas/ from the data and the code they come from: every node with "$comment": "list: NAME".
+//   php ops/schema-lists.php           writes
+//   php ops/schema-lists.php --check   only tells which file differs, and which list stands in no schema
+
+use MildBowl\Core\Baking\Parts\Joins;
+use MildBowl\Core\Baking\Parts\Role;
+use MildBowl\Core\Baking\Processes\Processes;
+use MildBowl\Core\Baking\Shapes\Shape;
+use MildBowl\Core\Baking\Shapes\Shapes;
+use MildBowl\Core\Baking\Shapes\Size;
+use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Dogs\Condition;
+use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Dogs\Stage;
+use MildBowl\Core\Feeding\Dose;
+use MildBowl\Core\Feeding\Limit;
+use MildBowl\Core\Kitchen\Policy;
+use MildBowl\Core\Values\Level;
+
+require __DIR__.'/../core/vendor/autoload.php';
+
+$levels = array_values(array_filter(array_column(Level::cases(), 'value'), static fn (string $level): bool => $level !== 'clear'));
+$limits = [Limit::BUDGET, ...array_values(array_unique(array_map(static fn (Dose $dose): string => $dose->code, Dose::all()))), Limit::NEW, Limit::AGE];
+$lists = [
+    'textures' => Texture::ids(), 'conditions' => Condition::ids(), 'medicines' => Condition::medicineIds(), 'shapes' => Shapes::ids(),
+    'roles' => Role::ids(), 'processes' => Processes::ids(), 'joins' => Joins::ids(), 'stages' => array_column(Stage::cases(), 'value'),
+    'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'activities' => Dog::ACTIVITIES, 'sexes' => Dog::SEXES,
+    'levels' => $levels, 'worst' => [...$levels, 'clear'], 'limits' => $limits, 'heldBy' => [...$limits, 'not-cleared'],
+] + Policy::CHOICES;
+
+$size = static fn (Size $size): array => $size->unit === Size::COUNT
+    ? ['type' => 'integer', 'minimum' => 1, 'maximum' => (int) $size->most]
+    : ['type' => 'number', 'exclusiveMinimum' => 0, 'maximum' => (int) $size->most];
+$cut = static fn (Shape $shape): array => [
+    'type' => 'object',
+    'properties' => ['shape' => ['const' => $shape->id()]] + array_combine(array_column($shape->sizes(), 'key'), array_map($size, $shape->sizes())),
+    'required' => ['shape', ...array_column($shape->sizes(), 'key')],
+    'additionalProperties' => false,
+];
+
+$used = [];
+$fill = static function (mixed $node) use (&$fill, &$used, $lists, $cut): void {
+    foreach (is_object($node) || is_array($node) ? $node : [] as $one) {
+        $fill($one);
+    }
+    if (! $node instanceof stdClass || ! is_string($node->{'$comment'} ?? null) || ! str_starts_with($node->{'$comment'}, 'list: ')) {
+        return;
+    }
+    $name = substr($node->{'$comment'}, strlen('list: '));
+    $used[$name] = true;
+    if ($name === 'cuts') {
+        $node->oneOf = array_map($cut, Shapes::all());
+
+        return;
+    }
+    if (! isset($lists[$name])) {
+        fwrite(STDERR, "A schema asks for the list \"$name\", which nobody knows. There are: ".implode(', ', array_keys($lists)).".\n");
+        exit(1);
+    }
+    $node->enum = [...$lists[$name], ...(in_array('null', (array) ($node->type ?? []), true) ? [null] : [])];
+};
+
+$differs = [];
+foreach (glob(__DIR__.'/../schemas/*.json') ?: [] as $file) {
+    $was = (string) file_get_contents($file);
+    $schema = json_decode($was, false, 128, JSON_THROW_ON_ERROR);
+    $fill($schema);
+    $is = json_encode($schema, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+    $is = (string) preg_replace_callback('/^ +/m', static fn (array $found): string => str_repeat(' ', intdiv(strlen($found[0]), 2)), $is)."\n";
+    if ($is !== $was) {
+        $differs[] = basename($file);
+        if (! in_array('--check', $argv, true)) {
+            file_put_contents($file, $is);
+        }
+    }
+}
+$nowhere = array_diff([...array_keys($lists), 'cuts'], array_keys($used), ['budgetPercent']);
+foreach ($nowhere as $name) {
+    fwrite(STDERR, "No schema holds the list \"$name\": mark where it stands with \"\$comment\": \"list: $name\".\n");
+}
+if (in_array('--check', $argv, true) && $differs !== []) {
+    fwrite(STDERR, implode(', ', $differs)." differ from the data: run 'php ops/schema-lists.php' and commit.\n");
+}
+exit($nowhere !== [] || (in_array('--check', $argv, true) && $differs !== []) ? 1 : 0);
