@@ -5,7 +5,7 @@ freshKitchen()
 
 const line = (number: number): string => `Foods, line ${number}`
 
-test('Enter splits a line where the cursor is, Backspace at its start joins it again', async ({ page }) => {
+test('Enter splits a line where the cursor is, Backspace at its start joins it again', { tag: ['@key-split', '@key-join'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups oat flour and 1 egg')
     const first = page.getByLabel(line(1), { exact: true })
@@ -23,7 +23,7 @@ test('Enter splits a line where the cursor is, Backspace at its start joins it a
     expect(await first.evaluate((input: HTMLTextAreaElement) => input.selectionStart)).toBe(16)
 })
 
-test('the arrows go from line to line, and with Alt take the line along', async ({ page }) => {
+test('the arrows go from line to line, and with Alt take the line along', { tag: ['@key-walk', '@key-move'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '1 egg\n2 cups oat flour\n1/4 cup water')
     await page.keyboard.press('ArrowUp')
@@ -38,7 +38,7 @@ test('the arrows go from line to line, and with Alt take the line along', async 
     await expect(page.getByLabel(line(2), { exact: true })).toHaveValue('2 cups oat flour')
 })
 
-test('Ctrl + Z takes back the last change of the sheet', async ({ page }) => {
+test('Ctrl + Z takes back the last change of the sheet', { tag: ['@key-undo'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '1 egg\n2 cups oat flour')
     await page.keyboard.press('Alt+ArrowUp')
@@ -48,7 +48,7 @@ test('Ctrl + Z takes back the last change of the sheet', async ({ page }) => {
     await expect(page.getByLabel(line(2), { exact: true })).toHaveValue('2 cups oat flour')
 })
 
-test('Alt + F opens and closes what was found on a line', async ({ page }) => {
+test('Alt + F opens and closes what was found on a line', { tag: ['@key-find'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '1/4 cup raisins')
     await expect(row(page, 1)).toContainText('Never: grape')
@@ -62,7 +62,7 @@ test('Alt + F opens and closes what was found on a line', async ({ page }) => {
     await expect(row(page, 1).getByRole('alert')).toBeHidden()
 })
 
-test('Alt + W offers what may stand in; the arrows walk, Enter takes, Escape leaves', async ({ page }) => {
+test('Alt + W offers what may stand in; the arrows walk, Enter takes, Escape leaves', { tag: ['@key-swap'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water')
     const second = page.getByLabel(line(2), { exact: true })
@@ -85,7 +85,7 @@ test('Alt + W offers what may stand in; the arrows walk, Enter takes, Escape lea
     await expect(page.getByLabel(line(2), { exact: true })).toHaveValue(/blueberries/)
 })
 
-test('Alt + R opens the rescue of the whole recipe', async ({ page }) => {
+test('Alt + R opens the rescue of the whole recipe', { tag: ['@key-rescue'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water')
     await page.keyboard.press('Alt+R')
@@ -93,7 +93,7 @@ test('Alt + R opens the rescue of the whole recipe', async ({ page }) => {
     await expect(page.getByRole('dialog')).toContainText('blueberries')
 })
 
-test('Alt + D goes to the dogs at the table, Alt + C to the cut', async ({ page }) => {
+test('Alt + D goes to the dogs at the table, Alt + C to the cut', { tag: ['@key-dogs', '@key-cut'] }, async ({ page }) => {
     await openBench(page)
     await page.getByLabel(line(1), { exact: true }).focus()
     await page.keyboard.press('Alt+D')
@@ -102,7 +102,7 @@ test('Alt + D goes to the dogs at the table, Alt + C to the cut', async ({ page 
     await expect(page.getByLabel('Shape')).toBeFocused()
 })
 
-test('Alt + S keeps the sheet on the shelf, once', async ({ page }) => {
+test('Alt + S keeps the sheet on the shelf, once', { tag: ['@key-keep'] }, async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
     await page.getByLabel('Title of the recipe').fill('Kept by a key')
@@ -115,7 +115,7 @@ test('Alt + S keeps the sheet on the shelf, once', async ({ page }) => {
     expect(recipes.filter((one) => one.title === 'Kept by a key').map((one) => one.text)).toEqual(['2 cups oat flour'])
 })
 
-test('Alt + U opens the studio, Alt + 1 to 7 the places', async ({ page }) => {
+test('Alt + U opens the studio, Alt + 1 to 7 the places', { tag: ['@key-studio', '@key-places'] }, async ({ page }) => {
     await openBench(page)
     await page.keyboard.press('Alt+U')
     await expect(page).toHaveURL(/\/studio/)
@@ -133,7 +133,7 @@ test('Alt + U opens the studio, Alt + 1 to 7 the places', async ({ page }) => {
     }
 })
 
-test('Alt + X opens the raid sheet from any place', async ({ page }) => {
+test('Alt + X opens the raid sheet from any place', { tag: ['@key-raid'] }, async ({ page }) => {
     for (const place of ['/bench', '/shelf', '/rules']) {
         await page.goto(place)
         await expect(page.getByRole('button', { name: /It ate something/ })).toBeVisible()
@@ -142,7 +142,7 @@ test('Alt + X opens the raid sheet from any place', async ({ page }) => {
     }
 })
 
-test('? opens the list of keys, but not while somebody types it', async ({ page }) => {
+test('? opens the list of keys, but not while somebody types it', { tag: ['@key-list'] }, async ({ page }) => {
     await openBench(page)
     const first = page.getByLabel(line(1), { exact: true })
     await first.focus()

@@ -5,6 +5,7 @@ import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useKitchen } from './kitchen/useKitchen'
+import { pressed } from './ui/keys'
 import ShortcutList from './ui/ShortcutList.vue'
 
 const kitchen = useKitchen()
@@ -41,17 +42,15 @@ function turnLight(): void {
 useEventListener(document, 'keydown', (event) => {
     const target = event.target as HTMLElement
     const typing = target.closest('input, textarea, [contenteditable]') !== null
-    if (event.key === '?' && !typing) {
-        showsKeys.value = true
-        event.preventDefault()
-    } else if (event.altKey && !event.ctrlKey && ['1', '2', '3', '4', '5', '6', '7'].includes(event.key)) {
+    const key = pressed(event, 'list', 'places', 'raid')
+    if (key === null || (key === 'list' && typing)) return
+    if (key === 'list') showsKeys.value = true
+    else if (key === 'raid') raided.value = true
+    else {
         const place = places[Number(event.key) - 1]
         if (place !== undefined) void router.push(place.to)
-        event.preventDefault()
-    } else if (event.altKey && !event.ctrlKey && event.key.toLowerCase() === 'x') {
-        raided.value = true
-        event.preventDefault()
     }
+    event.preventDefault()
 })
 
 void kitchen.open()

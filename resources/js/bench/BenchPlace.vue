@@ -6,6 +6,7 @@ import type { Clipping, Cut } from '../api/types.generated'
 import { useRouter } from 'vue-router'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, grams, spread } from '../ui/format'
+import { pressed } from '../ui/keys'
 import CutChooser from './CutChooser.vue'
 import DogTable from './DogTable.vue'
 import FeelStrip from './FeelStrip.vue'
@@ -93,24 +94,14 @@ async function switchAmounts(as: 'grams' | 'cups'): Promise<void> {
 }
 
 useEventListener(document, 'keydown', (event) => {
-    if (!event.altKey || event.ctrlKey) return
-    const key = event.key.toLowerCase()
-    if (key === 'u') {
-        event.preventDefault()
-        void router.push('/studio')
-        return
-    }
-    const to = key === 'd' ? '.seat' : key === 'c' ? '#cut-shape' : null
-    if (to !== null) {
-        document.querySelector<HTMLElement>(to)?.focus()
-        event.preventDefault()
-    } else if (key === 'r') {
-        event.preventDefault()
-        rescuing.value = true
-    } else if (key === 's') {
-        event.preventDefault()
-        if (sheet.value.recipeId === null) void keepAsNew()
-    }
+    const key = pressed(event, 'studio', 'dogs', 'cut', 'rescue', 'keep')
+    if (key === null) return
+    if (key === 'studio') void router.push('/studio')
+    else if (key === 'dogs') document.querySelector<HTMLElement>('.seat')?.focus()
+    else if (key === 'cut') document.querySelector<HTMLElement>('#cut-shape')?.focus()
+    else if (key === 'rescue') rescuing.value = true
+    else if (sheet.value.recipeId === null) void keepAsNew()
+    event.preventDefault()
 })
 </script>
 

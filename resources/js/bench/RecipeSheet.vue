@@ -2,6 +2,7 @@
 import { computed, nextTick, ref } from 'vue'
 import type { AnswerLine, FormulateAnswer, Product } from '../api/types.generated'
 import { rowsThen } from './rows'
+import { pressed } from '../ui/keys'
 import SheetLine from './SheetLine.vue'
 import type { Binding, Confirmation, Saying } from './useSheet'
 
@@ -99,7 +100,7 @@ function paste(row: number, before: string, lines: string[], after: string): voi
 }
 
 function undo(event: KeyboardEvent): void {
-    if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z') return
+    if (pressed(event, 'undo') === null) return
     const last = undone.pop()
     if (last === undefined) return
     event.preventDefault()

@@ -3,6 +3,7 @@ import { computed, nextTick, ref } from 'vue'
 import type { AnswerLine, Candidate, Finding, Product } from '../api/types.generated'
 import FindingMark from '../ui/FindingMark.vue'
 import { grams as inGrams, figure } from '../ui/format'
+import { pressed } from '../ui/keys'
 import { inShort, told } from '../ui/levels'
 import SwapPanel from '../swaps/SwapPanel.vue'
 import FindingCard from './FindingCard.vue'
@@ -81,25 +82,24 @@ function onKey(event: KeyboardEvent): void {
     const input = field.value
     if (input === null) return
     const { selectionStart: from, selectionEnd: to, value } = input
-    if (event.key === 'Enter' && !event.isComposing) {
+    const key = pressed(event, 'split', 'join', 'walk', 'move', 'find', 'swap')
+    const up = event.key === 'ArrowUp'
+    if (key === 'split') {
         event.preventDefault()
         emit('split', value.slice(0, from), value.slice(to))
-    } else if (event.key === 'Backspace' && from === 0 && to === 0) {
+    } else if (key === 'join' && from === 0 && to === 0) {
         event.preventDefault()
         emit('join')
-    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && event.altKey) {
+    } else if (key === 'move') {
         event.preventDefault()
-        emit('move', event.key === 'ArrowUp' ? -1 : 1)
-    } else if (event.key === 'ArrowUp' && !value.slice(0, from).includes('\n') && onEdge(input, 'first')) {
+        emit('move', up ? -1 : 1)
+    } else if (key === 'walk' && (up ? !value.slice(0, from).includes('\n') && onEdge(input, 'first') : onEdge(input, 'last'))) {
         event.preventDefault()
-        emit('go', -1, from)
-    } else if (event.key === 'ArrowDown' && onEdge(input, 'last')) {
-        event.preventDefault()
-        emit('go', 1, from)
-    } else if (event.altKey && event.key.toLowerCase() === 'w') {
+        emit('go', up ? -1 : 1, from)
+    } else if (key === 'swap') {
         event.preventDefault()
         if (swappable.value) swapAway()
-    } else if (event.altKey && event.key.toLowerCase() === 'f') {
+    } else if (key === 'find') {
         event.preventDefault()
         open.value = !open.value
     } else if (event.key === 'Escape' && open.value) {
