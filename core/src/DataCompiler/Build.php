@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\DataCompiler;
 
+use MildBowl\Core\Data\Compiled;
 use RuntimeException;
 
 /** Writes the compiled reference data to core/build, as constants of two classes. */
 final class Build
 {
     private const FOLDER = __DIR__.'/../../build';
+
+    private const DATA = __DIR__.'/../../data';
 
     /**
      * @return string the version of the data
@@ -19,7 +22,7 @@ final class Build
     public static function write(): string
     {
         $never = __DIR__.'/../../tests/cases/never.txt';
-        $data = (new Compiler(__DIR__.'/../../data', is_file($never) ? $never : null))->compile();
+        $data = (new Compiler(self::DATA, is_file($never) ? $never : null))->compile();
         /** @var array<string, list<string>> $names */
         $names = $data['names'];
         self::constant('Search', 'What the search for the nearest food looks through.', Compiler::searchIndex($names));
@@ -28,6 +31,33 @@ final class Build
         assert(is_string($version));
 
         return $version;
+    }
+
+    /**
+     * Foods that do a job for which nothing stands in: a recipe that wants one out can only lose it.
+     *
+     * @return list<string> "job: foods"
+     */
+    public static function withoutSwap(): array
+    {
+        $swaps = Compiled::tables()['swaps'];
+        $missing = [];
+        foreach (Compiled::tables()['entries'] as $id => $entry) {
+            $jobs = array_column($swaps[$id] ?? [], 'job');
+            foreach (array_keys($entry['groups']) as $group) {
+                foreach ($swaps["group:$group"] ?? [] as $row) {
+                    if (! in_array($id, $row['except'], true)) {
+                        $jobs[] = $row['job'];
+                    }
+                }
+            }
+            foreach (array_diff($entry['jobs'], $jobs) as $job) {
+                $missing[$job][] = $id;
+            }
+        }
+        ksort($missing);
+
+        return array_map(static fn (string $job, array $foods): string => "$job: ".implode(', ', $foods), array_keys($missing), $missing);
     }
 
     /** Compiles where nobody has yet: core runs from a checkout of its own too. */

@@ -51,7 +51,7 @@ final class Columns
         'roles' => 'word:text / role:role process:process? joins:joins? strained:flag source:source',
         'rules' => 'code:id level:level emergency:flag groups:any-group; words:text?| unless:text?| when:when?; / message:text advice:text figure:text? source:source example:text',
         'sources' => 'source:text / name:text',
-        'swaps' => 'out:food-or-group in:parts?; job:job / except:food?| rank:number note:text? source:source',
+        'swaps' => 'out:food-or-group| in:parts?; job:job / except:food?| rank:number note:text? source:source',
         'textures' => 'texture:texture / moistureLow:number? moistureBest:number? moistureHigh:number? heated:flag hard:flag name:text source:source',
         'toxic-doses' => 'substance:substance / name:text unit:text thresholds:threshold| remark:text? source:source',
         'traits' => 'trait:id / meaning:text',

@@ -496,14 +496,21 @@ final class Compiler
     /** @return array<string, list<array<string, mixed>>> by the food or group taken out */
     private function readSwaps(): array
     {
-        $result = [];
-        foreach ($this->table('swaps') as $row) {
+        $result = $seen = [];
+        foreach ($this->table('swaps') as $n => $row) {
             $in = [];
             foreach (Table::parts($row['in'], ';') as $part) {
                 [$id, $ratio] = [...explode('=', $part, 2), ''];
                 $in[$id] = Table::number($ratio) ?? throw new RuntimeException("swaps.csv, {$row['out']}: \"$part\" has no ratio.");
             }
-            $result[$row['out']][] = ['except' => Table::parts($row['except']), 'in' => $in, 'job' => $row['job'], 'rank' => (float) $row['rank'], 'note' => $row['note'], 'source' => $row['source']];
+            foreach (Table::parts($row['out']) as $out) {
+                $key = "$out, {$row['in']}, {$row['job']}";
+                if (isset($seen[$key])) {
+                    throw new RuntimeException('swaps.csv, row '.($n + 2).", column out: \"$key\" stands in row {$seen[$key]} too.");
+                }
+                $seen[$key] = $n + 2;
+                $result[$out][] = ['except' => Table::parts($row['except']), 'in' => $in, 'job' => $row['job'], 'rank' => (float) $row['rank'], 'note' => $row['note'], 'source' => $row['source']];
+            }
         }
 
         return $result;

@@ -34,8 +34,10 @@ final class Groups
         }
         foreach (self::BY_GROUP as $file => $column) {
             foreach (array_column($tables[$file], $column) as $cell) {
-                if (str_starts_with($cell, 'group:')) {
-                    $asked[substr($cell, 6)] = true;
+                foreach (Table::parts($cell) as $one) {
+                    if (str_starts_with($one, 'group:')) {
+                        $asked[substr($one, 6)] = true;
+                    }
                 }
             }
         }
@@ -124,7 +126,7 @@ final class Groups
         }
         foreach ($tables['swaps'] as $n => $row) {
             foreach (Table::parts($row['except']) as $food) {
-                if (! str_starts_with($row['out'], 'group:') || ! isset($groups[$food][substr($row['out'], 6)])) {
+                if (array_filter(Table::parts($row['out']), static fn (string $out): bool => str_starts_with($out, 'group:') && isset($groups[$food][substr($out, 6)])) === []) {
                     $slips[] = 'swaps.csv, row '.($n + 2).", column except: {$row['out']} holds no {$food} that could be excepted.";
                 }
             }

@@ -130,3 +130,10 @@ it('lets only those traits be named in code that the code asks about', function 
         expect($code)->toContain("'$trait'");
     }
 });
+
+it('refuses a swap that is said twice, and tells of foods with a job and no swap', function (): void {
+    $check = static fn (string $folder): array => (new Compiler($folder))->compile();
+    expect(slip('swaps.csv', 'group:flour,', 'group:flour|group:flour,', $check))->toContain('stands in row 2 too');
+    $told = implode("\n", \MildBowl\Core\DataCompiler\Build::withoutSwap());
+    expect($told)->toContain('leaven: self-raising-flour')->not->toContain('leaven: baking-soda');
+});
