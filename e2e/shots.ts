@@ -23,6 +23,20 @@ const shots: Record<string, Shot> = {
     'bench': { size: wide, take: (page) => openRecipe(page, 'Beetroot and barley') },
     'bench-poison': { size: wide, take: (page) => openRecipe(page, 'Clipped winter loaf') },
     'bench-dark': { size: wide, dark: true, take: (page) => openRecipe(page, 'Venison and parsnip') },
+    'bench-parts': { size: wide, take: async (page) => {
+        await page.goto('/bench')
+        await page.getByRole('button', { name: 'New sheet' }).click()
+        await page.getByLabel('Title of the recipe').fill('Frosted squares')
+        const rows = ['For the cake:', '250 g oat flour', '100 g mashed banana', '2 eggs', 'For the frosting:', '200 g cream cheese', '2 tbsp carob powder']
+        await page.getByLabel('Foods, line 1', { exact: true }).fill(rows[0] ?? '')
+        for (const row of rows.slice(1)) {
+            await page.keyboard.press('Enter')
+            await page.keyboard.insertText(row)
+        }
+        await page.getByText('Change the frosting').click()
+        await page.getByText('Change the frosting').scrollIntoViewIfNeeded()
+        await page.waitForTimeout(600)
+    } },
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
     'dogs': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByText('Tuppence').first().waitFor() } },
     'dog': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByRole('link', { name: /Biscay/ }).click(); await page.getByRole('img', { name: /^Weights of/ }).waitFor() } },
