@@ -28,7 +28,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string $yield
  * @property ?float $prep_minutes
  * @property ?float $bake_minutes
- * @property ?array{dataVersion: string, cleared: bool, on: string} $judged
+ * @property ?array{dataVersion: string, cleared: bool, on: string, of?: string} $judged what it rested on is `of`
  * @property CarbonImmutable $updated_at
  */
 final class Recipe extends Model

@@ -194,3 +194,29 @@ it('keeps what was said of a part with the recipe, and lets it wait where its he
         ->assertStatus(422)
         ->assertJsonPath('path', '/recipe/parts/0/keeps/grams');
 });
+
+it('shows the verdict of a kept recipe as long as it is the true one', function (): void {
+    keptDog('Tiny');
+    $recipe = keptRecipe(['text' => "250 g oat flour\n100 g quay crumb"]);
+    $shown = fn (): ?array => $this->getJson("/api/recipes/{$recipe['id']}")->json('judged');
+    expect($shown()['cleared'])->toBeFalse();
+    $food = $this->postJson('/api/foods', ['name' => 'Quay crumb', 'groups' => [], 'per100g' => ['kcal' => 300]])->assertCreated()->json();
+    expect($shown())->toBeNull();
+    $this->deleteJson("/api/foods/{$food['id']}")->assertNoContent();
+    expect($shown()['cleared'])->toBeFalse();
+    $this->patchJson('/api/kitchen', ['garlic' => 'measured'])->assertOk();
+    expect($shown())->toBeNull();
+    $this->patchJson('/api/kitchen', ['garlic' => 'avoid'])->assertOk();
+    expect($shown())->not->toBeNull();
+    $dog = Dog::query()->firstWhere('name', 'Tiny');
+    $this->putJson('/api/table', ['dogs' => []])->assertOk();
+    expect($shown())->toBeNull();
+    $this->putJson('/api/table', ['dogs' => [$dog?->id]])->assertOk();
+    $this->patchJson("/api/recipes/{$recipe['id']}", ['text' => '250 g oat flour'])->assertOk();
+    expect($shown())->not->toBeNull();
+});
+
+it('keeps the verdict of a label by this kitchen\'s own words', function (): void {
+    $this->postJson('/api/names', ['words' => 'quay sweet', 'ingredient' => 'xylitol'])->assertCreated();
+    expect($this->postJson('/api/products', ['name' => 'tub', 'ingredients' => 'oats, quay sweet'])->assertCreated()->json('worst'))->toBe('never');
+});

@@ -8,12 +8,12 @@ use App\Http\Requests\ProductRequest;
 use App\Http\Resources\ProductResource;
 use App\Models\Product;
 use App\Support\KitchenClock;
+use App\Support\KitchenQuestion;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use MildBowl\Core\Contract\Contract;
 
 /** The jars and tubs of this kitchen, each with every wording that was read on it. */
 final class ProductController
@@ -64,7 +64,7 @@ final class ProductController
     /** The same wording read again only moves its date; another wording is kept beside it. */
     private function read(Product $product, string $ingredients): void
     {
-        $answer = app(Contract::class)->answer('label', json_encode(['version' => 1, 'ingredients' => $ingredients], JSON_THROW_ON_ERROR));
+        $answer = app(KitchenQuestion::class)->answer('label', (object) ['ingredients' => $ingredients, 'dogs' => []]);
         $judged = ['read_on' => app(KitchenClock::class)->today(), 'worst' => $answer['worst'], 'data_version' => $answer['dataVersion']];
         $newest = $product->readings()->first();
         if ($newest !== null && trim($newest->ingredients) === trim($ingredients)) {

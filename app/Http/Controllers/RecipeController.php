@@ -9,6 +9,7 @@ use App\Http\Resources\RecipeResource;
 use App\Models\Recipe;
 use App\Support\KitchenClock;
 use App\Support\KitchenQuestion;
+use App\Support\KitchenState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -53,7 +54,7 @@ final class RecipeController
             try {
                 $answer = $kitchen->about($recipe);
                 $verdict = $answer['verdict'];
-                $judged = ['dataVersion' => $answer['dataVersion'], 'cleared' => is_array($verdict) && $verdict['cleared'] === true, 'on' => app(KitchenClock::class)->today()->format('Y-m-d')];
+                $judged = ['dataVersion' => $answer['dataVersion'], 'cleared' => is_array($verdict) && $verdict['cleared'] === true, 'on' => app(KitchenClock::class)->today()->format('Y-m-d'), 'of' => app(KitchenState::class)->mark()];
             } catch (RequestRefused) {
                 // what cannot be judged yet is kept all the same
                 $judged = null;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Recipe;
+use App\Support\KitchenState;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -29,8 +30,26 @@ final class RecipeResource extends JsonResource
             'yield' => $this->yield,
             'prepMinutes' => $this->prep_minutes,
             'bakeMinutes' => $this->bake_minutes,
-            'judged' => $this->judged,
+            'judged' => $this->verdict($request),
             'updatedAt' => $this->updated_at->toIso8601String(),
         ];
+    }
+
+    /**
+     * The verdict, as long as it is the true one: it goes when the dogs, the house rules, the foods or the labels it rested on change.
+     *
+     * @return array<string, mixed>|null
+     */
+    private function verdict(Request $request): ?array
+    {
+        $judged = $this->judged;
+        if ($judged === null) {
+            return null;
+        }
+        // worked out once for a whole shelf
+        $mark = $request->attributes->get(KitchenState::class) ?? app(KitchenState::class)->mark();
+        $request->attributes->set(KitchenState::class, $mark);
+
+        return ($judged['of'] ?? null) === $mark ? array_diff_key($judged, ['of' => 1]) : null;
     }
 }

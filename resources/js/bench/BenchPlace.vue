@@ -21,7 +21,7 @@ const router = useRouter()
 const { sheet, answer, answered, refusal, silent, keeping, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, undoSwap, taken } = useSheet()
 start()
 
-const ClipDialog = defineAsyncComponent(() => import('../clip/ClipDialog.vue'))
+const ClipDialog = defineAsyncComponent(() => import('../clipping/ClipDialog.vue'))
 const CompositionPanel = defineAsyncComponent(() => import('./CompositionPanel.vue'))
 const RescueDialog = defineAsyncComponent(() => import('../swaps/RescueDialog.vue'))
 const rescuing = ref(false)
