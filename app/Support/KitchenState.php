@@ -20,14 +20,37 @@ final readonly class KitchenState
     public function mark(): string
     {
         $kitchen = $this->current->get();
-        $bare = static fn (Model $one): array => array_diff_key($one->attributesToArray(), ['created_at' => 1, 'updated_at' => 1, 'position' => 1]);
 
         return hash('xxh128', json_encode([
             Compiled::version(), $kitchen->energy_school, $kitchen->calorie_convention, $kitchen->garlic, $kitchen->units, $kitchen->pseudo_grains, $kitchen->budget_percent,
-            Dog::query()->orderBy('id')->get()->map($bare)->all(),
-            OwnFood::query()->orderBy('id')->get()->map($bare)->all(),
-            OwnName::query()->orderBy('id')->get()->map($bare)->all(),
-            Product::query()->with('readings')->orderBy('id')->get()->map(static fn (Product $one): array => [$one->id, $one->name, $one->readings->first()->ingredients ?? ''])->all(),
+            self::rows(Dog::class), self::rows(OwnFood::class), self::rows(OwnName::class), self::labels(),
         ], JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param  class-string<Model>  $model
+     * @return list<array<string, mixed>>
+     */
+    private static function rows(string $model): array
+    {
+        $rows = [];
+        foreach ($model::query()->orderBy('id')->get() as $one) {
+            /** @var Model $one */
+            $rows[] = array_diff_key($one->attributesToArray(), ['created_at' => 1, 'updated_at' => 1, 'position' => 1]);
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{string, string, string}> the newest wording of each product */
+    private static function labels(): array
+    {
+        $labels = [];
+        foreach (Product::query()->with('readings')->orderBy('id')->get() as $one) {
+            /** @var Product $one */
+            $labels[] = [$one->id, $one->name, $one->readings->first()->ingredients ?? ''];
+        }
+
+        return $labels;
     }
 }
