@@ -134,7 +134,9 @@ start_server() {
   fpm=$(command -v php-fpm8.2 || command -v php-fpm || ls /usr/sbin/php-fpm* | sort -V | tail -n1)
   sed -e "s|__RUN__|$RUN|g; s|__APP__|$APP_HOME|g; s|__PORT__|$WEB_PORT|g; s|__USER_LINE__|$user_line|" ops/nginx.conf.template >"$RUN/nginx.conf"
   sed -e "s|__RUN__|$RUN|g; s|__INSTANCE__|$DIR|g; s|__USER_LINES__|$user_lines|; s|__VALIDATE__|${OPCACHE_VALIDATE:-0}|" ops/php-fpm.conf.template >"$RUN/php-fpm.conf"
-  "$fpm" --fpm-config "$RUN/php-fpm.conf" --prefix "$RUN"
+  local preload=()
+  if [ "$(id -u)" -eq 0 ]; then preload=(-d "opcache.preload_user=$WEB_USER"); fi
+  "$fpm" -d "opcache.preload=$APP_HOME/ops/preload.php" "${preload[@]}" --fpm-config "$RUN/php-fpm.conf" --prefix "$RUN"
   PATH=$PATH:/usr/sbin nginx -c "$RUN/nginx.conf" -p "$RUN" -e "$RUN/nginx-error.log"
   wait_until_answering
   printf '%s' "$inputs" >"$DIR/serving"

@@ -75,8 +75,8 @@ function divided(): Pick<Recipe, 'portions' | 'parts' | 'without'> {
     return { portions: portions.length === 0 ? null : portions, parts: parts.length === 0 ? null : parts, without: without.length === 0 ? null : without }
 }
 
-/** Waiting for more keys: long enough to skip the middle of a word, too short to notice. */
-const ANSWER_AFTER_MS = 40
+/** Waiting for more keys: long enough for a pasted heap, far too short to notice. */
+const ANSWER_AFTER_MS = 12
 const KEEP_AFTER_MS = 900
 
 const sheet = useLocalStorage<Sheet>('mildbowl.sheet', { ...BLANK }, { mergeDefaults: true, deep: true })
