@@ -11,6 +11,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use MildBowl\Core\Contract\Contract;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -23,8 +24,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->group('api', [RequireJson::class]);
         // A row is looked up in the open kitchen only.
         $middleware->group('kitchen', [OpenKitchen::class, SubstituteBindings::class]);
-        // A recipe is kept letter by letter.
-        $middleware->trimStrings(except: ['text', 'steps']);
+        // A recipe is kept letter by letter. A question to core is read from its own body: nothing of it is walked through twice.
+        $asks = static fn (Request $request): bool => str_starts_with($request->path(), 'api/ask/') || Contract::has(substr($request->path(), strlen('api/')));
+        $middleware->trimStrings(except: ['text', 'steps', $asks]);
+        $middleware->convertEmptyStringsToNull(except: [$asks]);
         $middleware->trustHosts(at: ['^127\.0\.0\.1$', '^localhost$']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
