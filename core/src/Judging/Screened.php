@@ -76,7 +76,7 @@ final readonly class Screened
         foreach ($lots->all as $lot) {
             $dogs = array_values(array_filter($lot->dogs, static fn (Dog $dog): bool => ! $part->isLeftOutFor($dog)));
             $texture = $part->isBody() ? $lot->texture : $part->textureAt($lot->texture);
-            $heated = $part->process === null ? null : $part->isHeatedAt($lot->texture, $bowl->parts->body);
+            $heated = $part->isBody() && $part->process === null ? null : $part->isHeatedAt($lot->texture, $bowl->parts->body);
             $screeners[] = new Screener(Circumstances::of($dogs, $texture, $kitchen->policy, $heated), $kitchen->reader->lines);
         }
 

@@ -360,3 +360,41 @@ it('asks every process what a safety check reads', function (): void {
         Asking::of('rescue', ['version' => 1, 'recipe' => ['text' => "200 g oat flour\n1 egg", 'parts' => [['section' => null, 'process' => $process->id()]]]]);
     }
 });
+
+it('takes a filling for heated only where the pieces are', function (string $heading, string $texture, array $parts, bool $raw): void {
+    $answer = inParts("Dough:\n200 g rolled oats\n100 g water\n\n$heading:\n100 g cream cheese\n1 egg", ['bake' => ['texture' => $texture]], ['parts' => $parts]);
+    expect(in_array('raw-egg', array_column($answer['lines'][3]['findings'], 'code'), true))->toBe($raw);
+})->with([
+    ['Filling', 'cake', [], false],
+    ['Filling', 'none', [], true],
+    ['Filling', 'frozen', [], true],
+    ['For dusting', 'none', [], true],
+    ['For dusting', 'biscuit', [], false],
+    ['Filling', 'cake', [['section' => 'Filling', 'joins' => 'after']], true],
+    ['Filling', 'none', [['section' => 'Dough', 'process' => 'hob']], false],
+    ['Filling', 'cake', [['section' => 'Dough', 'process' => 'dried']], true],
+    ['Filling', 'none', [['section' => 'Filling', 'process' => 'microwave']], false],
+    ['Frosting', 'cake', [], true],
+]);
+
+it('is told no less of a food for standing under a heading that is guessed', function (): void {
+    always(60, static function (Generated $made): ?string {
+        $request = ['bake' => ['texture' => $made->one(['none', 'frozen'])]] + $made->request();
+        $lines = $made->lines(6);
+        $heading = $made->one(['For the filling:', 'Frosting:', 'To dip:', 'Topping:', 'For dusting:']);
+        $headed = answerTo(['recipe' => ['text' => implode("\n", ['Dough:', ...array_slice($lines, 0, 3), $heading, ...array_slice($lines, 3)])]] + $request);
+        $plain = answerTo(['recipe' => ['text' => implode("\n", $lines)]] + $request);
+        $codes = static fn (array $answer): array => array_map(
+            static fn (array $line): array => array_column(array_filter($line['findings'], static fn (array $one): bool => $one['dog'] === null && $one['level'] !== 'limit'), 'code'),
+            $answer['lines'],
+        );
+        foreach ($codes($plain) as $n => $found) {
+            $lost = array_diff($found, $codes($headed)[$n], ['baking-soda']);
+            if ($lost !== []) {
+                return implode(', ', $lost)." lost under $heading";
+            }
+        }
+
+        return null;
+    });
+});

@@ -71,7 +71,9 @@ function toggle(dog: string, part: Part): void {
 /** A refusal of what was said of a part, beside that part. */
 function problem(part: Part): string | null {
     const found = props.refusal === null ? null : /^\/recipe\/parts\/(\d+)/.exec(props.refusal.path)
-    const mine = sheet.value.parts.findIndex((one) => key(one.section) === key(part.section))
+    // what was said of a heading that is gone waits, and is not counted
+    const asked = sheet.value.parts.filter((one) => parts.value.some((other) => [other.section, ...other.sections].some((section) => key(section) === key(one.section))))
+    const mine = asked.findIndex((one) => key(one.section) === key(part.section))
 
     return found !== null && mine !== -1 && Number(found[1]) === mine ? props.refusal?.message ?? null : null
 }

@@ -24,7 +24,7 @@ final readonly class Part
 
     /**
      * @param  list<?string>  $sections  the headings its lines stand under; null for those under none
-     * @param  ?Process  $process  null: that of the texture the pieces are baked to
+     * @param  ?Process  $process  null: what is done to the pieces, where it is with them
      * @param  ?Texture  $texture  null: that of the pieces for a body, no drying for the rest
      * @param  list<string>  $guessed  what nobody said, by the keys of the contract
      * @param  Dough  $dough  everything that is mixed in it
@@ -100,6 +100,7 @@ final readonly class Part
     public function processAt(Texture $pieces): Process
     {
         return $this->process ?? match (true) {
+            ! $this->isBody() && $this->joins === Joins::After => new NoHeat,
             $pieces->isHeated => new Oven,
             $pieces->id === 'frozen' => Processes::named('frozen'),
             self::isSet($this->dough) => Processes::named('set'),
@@ -113,18 +114,21 @@ final readonly class Part
         if ($this->texture !== null) {
             return $this->texture;
         }
-        if ($this->process === null || ($this->isBody() && $this->process->dries() && $pieces->isHeated)) {
-            return $pieces;
+        if (! $this->isBody()) {
+            return Texture::of('none');
         }
 
-        return Texture::of($this->isBody() ? $this->process->texture() : 'none');
+        return $this->process === null || ($this->process->dries() && $pieces->isHeated) ? $pieces : Texture::of($this->process->texture());
     }
 
     /** Whether heat reaches through what was raw in it: its own, or the body's when it is with it. */
     public function isHeatedAt(Texture $pieces, self $body): bool
     {
-        return $this->process === null ? $pieces->isHeated
-            : $this->process->killsRaw() || (! $this->isBody() && $this->joins === Joins::Before && $body->isHeatedAt($pieces, $body));
+        if ($this->isBody()) {
+            return $this->process === null ? $pieces->isHeated : $this->process->killsRaw();
+        }
+
+        return $this->process?->killsRaw() === true || ($this->joins === Joins::Before && $body->isHeatedAt($pieces, $body));
     }
 
     private static function isSet(Dough $dough): bool

@@ -167,12 +167,8 @@ final class Plan
         $heading = Heading::of($sections[0]);
         $isAsGuessed = $heading->role === $role;
         $process = $said->process ?? ($isAsGuessed ? $heading->process : null);
-        if ($process === null && $role !== Role::Body) {
-            $process = Processes::named(match ($role) {
-                Role::Filling, Role::Dusting => 'oven',
-                Role::Liquid => 'hob',
-                default => 'none',
-            });
+        if ($process === null && ! in_array($role, [Role::Body, Role::Filling, Role::Dusting], true)) {
+            $process = Processes::named($role === Role::Liquid ? 'hob' : 'none');
         }
         $guessed = array_keys(array_filter([
             'role' => $said?->role === null, 'process' => $said?->process === null, 'joins' => $said?->joins === null, 'keeps' => $said?->keeps === null,
