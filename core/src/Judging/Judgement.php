@@ -95,7 +95,7 @@ final readonly class Judgement
     private static function refuseTooMuchAPiece(Question $question, Bowl $bowl, Lots $lots): void
     {
         foreach ($question->parts as $asked) {
-            $part = $asked->gramsPerPiece === null ? null : $bowl->parts->under($asked->section);
+            $part = $asked->gramsPerPiece === null || $asked->path === null ? null : $bowl->parts->under($asked->section);
             if ($part === null) {
                 continue;
             }

@@ -45,7 +45,13 @@ final readonly class Question
     /** The same question about another text; nothing is explained. */
     public function withText(string $text, string $steps): self
     {
-        return new self($this->kitchen, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, $this->measured, $this->portions, false, $this->parts);
+        return new self($this->kitchen, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, $this->measured, $this->portions, false, $this->carriedOver());
+    }
+
+    /** @return list<AskedPart> */
+    private function carriedOver(): array
+    {
+        return array_map(static fn (AskedPart $one): AskedPart => $one->carriedOver(), $this->parts);
     }
 
     /**
@@ -61,7 +67,7 @@ final readonly class Question
     /** The same question about another cut of the whole dough, which nobody has measured yet. */
     public function withCut(Cut $cut): self
     {
-        return new self($this->kitchen, $this->text, $this->steps, $cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, parts: $this->parts);
+        return new self($this->kitchen, $this->text, $this->steps, $cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, parts: $this->carriedOver());
     }
 
     public function texture(): Texture

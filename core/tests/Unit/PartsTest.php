@@ -398,3 +398,27 @@ it('is told no less of a food for standing under a heading that is guessed', fun
         return null;
     });
 });
+
+it('rescues, sizes and swaps a recipe in parts, and lets go what fits no more', function (): void {
+    $text = "For the cake:\n250 g oat flour\n100 g water\n1 egg\nFor the frosting:\n100 g raisins";
+    $request = [
+        'version' => 1,
+        'recipe' => ['text' => $text, 'parts' => [['section' => 'For the frosting', 'keeps' => ['grams' => 90], 'gramsPerPiece' => 1.5]]],
+        'cut' => ['shape' => 'pieces', 'count' => 60],
+        'dogs' => [['name' => 'Quill', 'weightKg' => 12, 'ageMonths' => 60]],
+    ];
+    $rescued = Asking::of('rescue', $request)['rescues'][0];
+    expect($rescued['recipeText'])->not->toContain('raisins')->and($rescued['servedDogs'])->toBe(['Quill']);
+    expect(Asking::of('swaps', $request + ['line' => 3])['candidates'])->not->toBe([]);
+    $request['recipe']['text'] = str_replace('raisins', 'cream cheese', $text);
+    expect(Asking::of('size', ['cut' => ['shape' => 'round', 'thicknessMm' => 6], 'wishes' => [['dog' => 'Quill', 'piecesPerDay' => 2]], 'days' => 7] + $request)['possible'])->toBeTrue();
+    expect(fn () => Asking::of('size', ['recipe' => ['text' => $text, 'parts' => [['section' => 'Icing']]], 'cut' => ['shape' => 'round', 'thicknessMm' => 6], 'wishes' => [['dog' => 'Quill', 'piecesPerDay' => 2]], 'days' => 7] + $request))
+        ->toThrow(RequestRefused::class, 'No line stands under');
+    // the body is taken out: what is left is cut
+    $parts = [['section' => 'For the cake', 'role' => 'body'], ['section' => 'For the frosting', 'role' => 'frosting']];
+    $left = Asking::of('rescue', ['version' => 1, 'recipe' => ['text' => "For the cake:\n100 g raisins\nFor the frosting:\n200 g cream cheese", 'parts' => $parts], 'dogs' => [['name' => 'Quill', 'weightKg' => 12, 'ageMonths' => 60]]]);
+    expect($left['rescues'][0]['recipeText'])->not->toContain('raisins');
+    foreach (['scale' => ['by' => ['factor' => 2]], 'occasion' => ['occasion' => ['dog' => 'Quill', 'pieces' => 3]], 'dough' => ['feels' => null, 'wants' => 'rolls cleanly'], 'give-away' => []] as $question => $more) {
+        expect(Asking::of($question, $more + $request)['version'])->toBe(1, $question);
+    }
+});

@@ -257,6 +257,11 @@ export function useSheet() {
         keeping.value = 'browser'
     }
 
+    /** What was said of a part in grams grows with the recipe. */
+    function scaleParts(factor: number): void {
+        sheet.value.parts = sheet.value.parts.map((one) => one.keeps?.grams == null ? one : { ...one, keeps: { ...one.keeps, grams: one.keeps.grams * factor } })
+    }
+
     function undoSwap(): void {
         const last = taken.value.pop()
         if (last !== undefined) sheet.value = last.before
@@ -276,5 +281,5 @@ export function useSheet() {
         }
     }
 
-    return { sheet, answer, answered, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, question, takeSwap, undoSwap, taken }
+    return { sheet, answer, answered, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, question, takeSwap, scaleParts, undoSwap, taken }
 }

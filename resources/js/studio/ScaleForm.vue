@@ -7,7 +7,7 @@ import { figure } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 
 /** The same recipe larger or smaller, in amounts a kitchen can measure. Nothing changes until it is taken. */
-const { sheet, answer: bench, question, takeSwap } = useSheet()
+const { sheet, answer: bench, question, takeSwap, scaleParts } = useSheet()
 const WAYS = [['factor', 'times'], ['pieces', 'pieces'], ['days', 'days for these dogs'], ['tin', 'a tin'], ['atHand', 'what is at hand']] as const
 const way = ref<typeof WAYS[number][0]>('factor')
 const form = reactive({ number: '', widthMm: '', lengthMm: '', depthMm: '', line: 0, grams: '' })
@@ -37,6 +37,7 @@ const { answer, problem, stale } = useAsked<ScaleAnswer>({
 
 function take(text: string, factor: number): void {
     takeSwap(text, sheet.value.steps, `${figure(factor)} times the recipe`)
+    scaleParts(factor)
     form.number = ''
     form.grams = ''
     answer.value = null

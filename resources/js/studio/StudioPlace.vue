@@ -18,7 +18,7 @@ import TrayPlan from './TrayPlan.vue'
 
 /** The cut studio: how large, how many, for whom; portions of one dough, the tray, time and heat. */
 const kitchen = useKitchen()
-const { sheet, answer, refusal, silent, start, ask, question, takeSwap } = useSheet()
+const { sheet, answer, refusal, silent, start, ask, question, takeSwap, scaleParts } = useSheet()
 start()
 
 const chosen = ref(-1)
@@ -96,6 +96,7 @@ async function takeSizes(given: Portion[], factor: number): Promise<void> {
     try {
         const scaled = await api.scale({ ...asked, portions: [], by: { factor } })
         takeSwap(scaled.recipeText, sheet.value.steps, `cut for ${given.flatMap((one) => one.dogs.map(nameOf)).join(', ')}`)
+        scaleParts(factor)
         sheet.value.portions = given
         chosen.value = given.length > 0 ? 0 : -1
         problem.value = null

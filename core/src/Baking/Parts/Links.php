@@ -38,7 +38,7 @@ final class Links
                 continue;
             }
             foreach ($asked as $one) {
-                if (Heading::key($one->section) === $from) {
+                if ($one->path !== null && Heading::key($one->section) === $from) {
                     throw new PartsRefused("\"{$one->section}\" goes into itself: write what it is made of without naming it.", "{$one->path}/role");
                 }
             }

@@ -133,7 +133,7 @@ final readonly class Parts
         foreach ($planned as $n => $plan) {
             $part = $parts[$n];
             $grams = $part->keeps->grams;
-            if ($plan->asked?->keeps?->grams !== null && $grams !== null && $grams > $part->held()->high * (1 + 1e-9)) {
+            if ($plan->asked?->path !== null && $plan->asked->keeps?->grams !== null && $grams !== null && $grams > $part->held()->high * (1 + 1e-9)) {
                 throw new PartsRefused('It keeps '.round($grams).' g, but holds '.round($part->held()->high).' g: say at most that.', "{$plan->asked->path}/keeps/grams");
             }
         }

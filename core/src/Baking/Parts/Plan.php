@@ -23,6 +23,7 @@ final class Plan
      */
     public static function of(ReadRecipe $recipe, array $sections, array $weighed, array $asked): array
     {
+        $asked = array_values(array_filter($asked, static fn (AskedPart $one): bool => $one->path !== null || array_filter($sections, $one->isOf(...)) !== []));
         self::refuse($sections, $asked);
         $roles = self::roles($recipe, $sections, $weighed, $asked);
         $links = Links::of($recipe, $sections, $roles, $asked);
@@ -66,6 +67,10 @@ final class Plan
     {
         $seen = $bodies = [];
         foreach ($asked as $one) {
+            if ($one->path === null) {
+                // what was said of the whole recipe was right once; of what is left it need not be
+                return;
+            }
             if (array_filter($sections, $one->isOf(...)) === [] && ! ($one->section === null && in_array(null, $sections, true))) {
                 $names = array_values(array_filter($sections, static fn (?string $section): bool => $section !== null));
                 throw new PartsRefused(
@@ -128,8 +133,9 @@ final class Plan
                 [$most, $best] = [$grams, $n];
             }
         }
-        if ($best !== null) {
-            $roles[$best] = Role::Body;
+        if ($roles !== []) {
+            // where the body was taken out, what is left is cut
+            $roles[$best ?? 0] = Role::Body;
         }
 
         return array_values($roles);
