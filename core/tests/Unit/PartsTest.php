@@ -422,3 +422,47 @@ it('rescues, sizes and swaps a recipe in parts, and lets go what fits no more', 
         expect(Asking::of($question, $more + $request)['version'])->toBe(1, $question);
     }
 });
+
+it('takes so much water out of what is cooked down that the stated mass is left, and never a solid', function (string $line, ?float $grams, float $left, float $water): void {
+    $text = "Biscuits:\n300 g oat flour\n100 g water\nFor the glaze:\n$line";
+    $answer = inParts($text, ['cut' => ['shape' => 'pieces', 'count' => 10]], $grams === null ? [] : ['parts' => [['section' => 'For the glaze', 'keeps' => ['grams' => $grams]]]]);
+    $bare = inParts("Biscuits:\n300 g oat flour\n100 g water", ['cut' => ['shape' => 'pieces', 'count' => 10]]);
+    expect($answer['batch']['doughGrams']['best'] - $bare['batch']['doughGrams']['best'])
+        ->toEqualWithDelta($left, 0.01)
+        ->and(10 * ($answer['piece']['nutrients']['waterG'] - $bare['piece']['nutrients']['waterG']))
+        ->toEqualWithDelta($water, 0.01)
+        ->and($answer['batch']['kcal']['best'])
+        ->toEqualWithDelta(inParts($text, ['cut' => ['shape' => 'pieces', 'count' => 10]])['batch']['kcal']['best'], 1e-6)
+        ->and(in_array('keeps-little', array_column($answer['assumptions'], 'code'), true))
+        ->toBe($grams !== null && $grams < $left);
+})->with([
+    // milk is 88.1 % water
+    'as it is' => ['300 g milk', null, 300, 264.3],
+    'to less than half' => ['300 g milk', 120, 120, 84.3],
+    'to all there is' => ['300 g milk', 300, 300, 264.3],
+    'to its solids' => ['300 g milk', 35.7, 35.7, 0],
+    'to less than its solids' => ['300 g milk', 20, 35.7, 0],
+    'what holds next to no water' => ['50 g olive oil', 45, 50, 0],
+]);
+
+it('brings a broth that was cooked down with the water that is left of it', function (): void {
+    $text = "Stock:\n1000 g milk\nDough:\n300 g oat flour\n100 g of the stock";
+    $answer = inParts($text, [], ['parts' => [['section' => 'Stock', 'keeps' => ['grams' => 500]]]]);
+    [$stock, $dough] = $answer['parts'];
+    expect($dough['doughGrams']['best'])
+        ->toEqualWithDelta(400, 0.01)
+        // a fifth of the milk's energy
+        ->and($dough['kcal']['best'])
+        ->toEqualWithDelta(300 * 4.04 + $stock['kcal']['best'] / 5, 1)
+        ->and(count($answer['parts']))
+        ->toBe(2);
+    $more = inParts("Stock:\n100 g milk\nDough:\n300 g oat flour\n300 g of the stock");
+    expect($more['parts'][1]['doughGrams']['best'])->toEqualWithDelta(600, 0.01);
+});
+
+it('takes at most twenty parts', function (): void {
+    $parts = static fn (int $count): array => array_map(static fn (int $n): array => ['section' => "Part $n"], range(1, $count));
+    $text = implode("\n", array_map(static fn (int $n): string => "Part $n:\n10 g oat flour", range(1, 21)));
+    expect(inParts($text, [], ['parts' => $parts(20)])['parts'])->toHaveCount(1);
+    expect(fn () => inParts($text, [], ['parts' => $parts(21)]))->toThrow(RequestRefused::class);
+});

@@ -155,7 +155,7 @@ final readonly class Parts
                 ];
                 $assumptions[] = new Assumption('part-guessed', "\"$name\" taken as {$part->role->value}: ".implode(', ', $how).'.');
             }
-            if ($part->keeps->grams !== null && $part->keeps->grams < $part->kept->solids->low) {
+            if ($part->keeps->grams !== null && $part->keeps->grams < $part->kept->solids->low * (1 - 1e-9)) {
                 $assumptions[] = new Assumption('keeps-little', "\"$name\" is left with less than its solids weigh; all its energy is counted.");
             }
         }
