@@ -7,7 +7,11 @@ namespace MildBowl\Core\Baking;
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Pantry\Ingredient;
 
-/** What raw food must reach inside, by cores.csv. */
+/**
+ * What raw food must reach inside, by cores.csv.
+ *
+ * @phpstan-import-type CoreRow from Compiled
+ */
 final readonly class Core
 {
     /** @param  list<string>  $foods  names of what it is for */
@@ -24,14 +28,14 @@ final readonly class Core
         foreach ($dough->weighed as $one) {
             $row = self::isRaw($one->ingredient) ? self::row($one->ingredient) : null;
             if ($row !== null) {
-                $found[$row['celsius']][$row['what']][] = $one->ingredient->name;
+                $found[(int) $row['celsius']][$row['what']][] = $one->ingredient->name;
             }
         }
         krsort($found);
         $cores = [];
         foreach ($found as $celsius => $whats) {
             foreach ($whats as $what => $foods) {
-                $cores[] = new self((int) $celsius, array_values(array_unique($foods)), (string) $what);
+                $cores[] = new self($celsius, array_values(array_unique($foods)), (string) $what);
             }
         }
 
@@ -49,7 +53,7 @@ final readonly class Core
         return $food->inGroup('raw-meat') || $food->inGroup('raw-fish') || $food->id === 'egg';
     }
 
-    /** @return array<string, string>|null */
+    /** @return CoreRow|null */
     private static function row(Ingredient $food): ?array
     {
         foreach (Compiled::tables()['cores'] as $row) {

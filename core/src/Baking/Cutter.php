@@ -15,8 +15,8 @@ final class Cutter
         $size = $cut->sizes['diameterMm'] ?? $cut->sizes['sideMm'] ?? $cut->sizes['lengthMm'] ?? 0.0;
         $best = null;
         foreach (Compiled::tables()['cutters'] as $row) {
-            if ($row['shape'] === $cut->shape() && (float) $row['mm'] <= $size && (float) $row['mm'] > ($best ?? 0.0)) {
-                $best = (float) $row['mm'];
+            if ($row['shape'] === $cut->shape() && $row['mm'] <= $size && $row['mm'] > ($best ?? 0.0)) {
+                $best = $row['mm'];
             }
         }
 

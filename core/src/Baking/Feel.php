@@ -6,7 +6,11 @@ namespace MildBowl\Core\Baking;
 
 use MildBowl\Core\Data\Compiled;
 
-/** What the hand says of a dough, by its wetness: a row of feels.csv, the driest first. */
+/**
+ * What the hand says of a dough, by its wetness: a row of feels.csv, the driest first.
+ *
+ * @phpstan-import-type FeelRow from Compiled
+ */
 final readonly class Feel
 {
     /**
@@ -34,7 +38,7 @@ final readonly class Feel
     public static function at(?float $wetness): ?self
     {
         foreach ($wetness === null ? [] : Compiled::tables()['feels'] as $row) {
-            if ($wetness < (float) $row['below']) {
+            if ($wetness < $row['below']) {
                 return self::row($row);
             }
         }
@@ -42,9 +46,9 @@ final readonly class Feel
         return null;
     }
 
-    /** @param  array<string, string>  $row */
+    /** @param  FeelRow  $row */
     private static function row(array $row): self
     {
-        return new self($row['feel'], $row['word'], $row['sign'], (float) $row['below'], (float) $row['density'], $row['made']);
+        return new self($row['feel'], $row['word'], $row['sign'], $row['below'], $row['density'], $row['made']);
     }
 }

@@ -65,7 +65,7 @@ final readonly class Heat
         $mark = null;
         $nearest = self::FARTHEST_GAS_MARK;
         foreach (Compiled::tables()['gasMarks'] as $row) {
-            $off = abs((float) $row['celsius'] - $celsius);
+            $off = abs($row['celsius'] - $celsius);
             if ($off < $nearest) {
                 [$mark, $nearest] = [$row['mark'], $off];
             }

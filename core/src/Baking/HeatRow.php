@@ -6,7 +6,11 @@ namespace MildBowl\Core\Baking;
 
 use MildBowl\Core\Data\Compiled;
 
-/** One row of heat.csv: how long and how hot for a class of treat at one thickness. */
+/**
+ * One row of heat.csv: how long and how hot for a class of treat at one thickness.
+ *
+ * @phpstan-import-type HeatRow from Compiled as HeatCells
+ */
 final readonly class HeatRow
 {
     /** @param  ?float  $thicknessMm  null where the class has one time for every thickness */
@@ -23,11 +27,11 @@ final readonly class HeatRow
         $by = [];
         $shaped = null;
         foreach (Compiled::tables()['heat'] as $row) {
-            if (! in_array($texture, explode('|', $row['textures']), true)) {
+            if (! in_array($texture, $row['textures'], true)) {
                 continue;
             }
-            if ($row['shapes'] !== '') {
-                if (! in_array($shape, explode('|', $row['shapes']), true)) {
+            if ($row['shapes'] !== []) {
+                if (! in_array($shape, $row['shapes'], true)) {
                     continue;
                 }
                 $shaped = $row['class'];
@@ -45,13 +49,10 @@ final readonly class HeatRow
         return $stages;
     }
 
-    /** @param  array<string, string>  $row */
+    /** @param  HeatCells  $row */
     private static function row(array $row): self
     {
-        return new self(
-            $row['class'], $row['does'], $row['thicknessMm'] === '' ? null : (float) $row['thicknessMm'], (float) $row['minutesLow'], (float) $row['minutesHigh'],
-            $row['celsius'] === '' ? null : (float) $row['celsius'], $row['sign'],
-        );
+        return new self($row['class'], $row['does'], $row['thicknessMm'], $row['minutesLow'], $row['minutesHigh'], $row['celsius'], $row['sign']);
     }
 
     /** The same row at another thickness. */

@@ -33,9 +33,9 @@ final readonly class Texture
     public static function of(string $id): self
     {
         $row = Compiled::tables()['textures'][$id] ?? throw new \OutOfBoundsException("There is no texture \"$id\".");
-        $moisture = $row['moistureBest'] === '' ? null : Range::of((float) $row['moistureLow'] / 100, (float) $row['moistureBest'] / 100, (float) $row['moistureHigh'] / 100);
+        $moisture = $row['moistureBest'] === null ? null : Range::of(($row['moistureLow'] ?? 0.0) / 100, $row['moistureBest'] / 100, ($row['moistureHigh'] ?? 100.0) / 100);
 
-        return new self($id, $row['name'], $moisture, $row['heated'] === '1', $row['hard'] === '1');
+        return new self($id, $row['name'], $moisture, $row['heated'], $row['hard']);
     }
 
     /** Hard or sticky to chew. */

@@ -15,6 +15,6 @@ final readonly class Claim
     /** @return list<self> */
     public static function all(): array
     {
-        return array_map(static fn (array $row): self => new self(explode('|', $row['words']), $row['known']), Compiled::tables()['claims']);
+        return array_map(static fn (array $row): self => new self($row['words'], $row['known']), Compiled::tables()['claims']);
     }
 }

@@ -64,12 +64,12 @@ final readonly class Node
         return $this->value instanceof \stdClass ? $this->value : throw RequestRefused::wrongType($this->path, 'an object');
     }
 
-    /** The value of a key; null when it is absent or null. */
+    /** The value of a key of the contract, which none of its marks has to be escaped in; null when it is absent or null. */
     public function get(string $key): ?self
     {
         $value = $this->value instanceof \stdClass ? ($this->value->{$key} ?? null) : null;
 
-        return $value === null ? null : new self($value, "{$this->path}/".self::escape($key));
+        return $value === null ? null : new self($value, "{$this->path}/$key");
     }
 
     /** @throws RequestRefused */

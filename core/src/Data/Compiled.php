@@ -20,6 +20,16 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type SwapRow array{except: list<string>, in: array<string, float>, job: string, rank: float, note: string, source: string}
  * @phpstan-type DoseRow array{code: string, substance: string, basis: string, caution: ?float, limit: ?float, unit: string, who: list<string>, message: string, advice: string, source: string}
  * @phpstan-type FindingRow array{code: string, about: string, level: string, when: array<string, list<string>>, trigger: string, message: string, advice: string, figure: string, source: string}
+ * @phpstan-type TextureRow array{texture: string, moistureLow: ?float, moistureBest: ?float, moistureHigh: ?float, heated: bool, hard: bool, name: string, source: string}
+ * @phpstan-type RoleRow array{word: string, role: string, process: string, joins: string, strained: bool, source: string}
+ * @phpstan-type FeelRow array{below: float, feel: string, word: string, sign: string, density: float, made: string}
+ * @phpstan-type HeatRow array{class: string, shapes: list<string>, textures: list<string>, thicknessMm: ?float, does: string, minutesLow: float, minutesHigh: float, celsius: ?float, celsiusLow: ?float, celsiusHigh: ?float, sign: string, source: string}
+ * @phpstan-type CoreRow array{group: string, word: string, celsius: float, what: string, source: string}
+ * @phpstan-type ConditionRow array{condition: string, vet: bool, label: string, message: string, advice: string, source: string}
+ * @phpstan-type MedicineRow array{medicine: string, label: string, message: string, advice: string, source: string}
+ * @phpstan-type EnergyConstant array{key: string, low: float, value: float, high: float, unit: string, meaning: string, source: string}
+ * @phpstan-type ToxicRow array{substance: string, name: string, unit: string, thresholds: non-empty-list<array{float, string}>, remark: string, source: string}
+ * @phpstan-type KeepingRow array{class: string, jarDays: float, fridgeDays: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type Three array{float, float, float}
  * @phpstan-type All array{
  *     version: string,
@@ -34,13 +44,13 @@ use MildBowl\Core\Build\Tables;
  *     pieces: array<string, array<string, Three>>,
  *     groupsWith: array{densities: list<string>, pieces: list<string>},
  *     uptake: array<string, array{float, string}>,
- *     textures: array<string, array<string, string>>,
- *     roles: array<string, array<string, string>>,
- *     feels: list<array<string, string>>,
- *     heat: list<array<string, string>>,
- *     gasMarks: list<array<string, string>>,
- *     cores: list<array<string, string>>,
- *     cutters: list<array<string, string>>,
+ *     textures: array<string, TextureRow>,
+ *     roles: array<string, RoleRow>,
+ *     feels: list<FeelRow>,
+ *     heat: list<HeatRow>,
+ *     gasMarks: list<array{mark: string, celsius: float, source: string}>,
+ *     cores: list<CoreRow>,
+ *     cutters: list<array{shape: string, mm: float, source: string}>,
  *     actives: array<string, array<string, Three>>,
  *     groups: array{labels: array<string, string>, aliases: array<string, string>, closure: array<string, list<string>>},
  *     cross: array<string, list<CrossRow>>,
@@ -50,17 +60,17 @@ use MildBowl\Core\Build\Tables;
  *     findings: array<string, list<FindingRow>>,
  *     findingsOfDogs: list<FindingRow>,
  *     exclusions: array<string, list<ExclusionRow>>,
- *     conditions: array<string, array<string, string>>,
- *     medicines: array<string, array<string, string>>,
+ *     conditions: array<string, ConditionRow>,
+ *     medicines: array<string, MedicineRow>,
  *     breeds: array<string, BreedRow>,
  *     doses: list<DoseRow>,
- *     energy: array<string, array<string, string>>,
- *     bites: list<array<string, string>>,
- *     toxicDoses: list<array<string, string>>,
+ *     energy: array<string, EnergyConstant>,
+ *     bites: list<array{upToKg: float, biteMm: float, source: string}>,
+ *     toxicDoses: list<ToxicRow>,
  *     swaps: array<string, list<SwapRow>>,
  *     rescueWeights: array<string, float>,
- *     keeping: list<array<string, string>>,
- *     claims: list<array<string, string>>,
+ *     keeping: array<string, KeepingRow>,
+ *     claims: list<array{words: list<string>, known: string, source: string}>,
  *     sources: array<string, string>,
  *     benign: array<string, true>,
  *     verbs: array<string, true>

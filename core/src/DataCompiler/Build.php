@@ -25,7 +25,7 @@ final class Build
         $data = (new Compiler(self::DATA, is_file($never) ? $never : null))->compile();
         /** @var array<string, list<string>> $names */
         $names = $data['names'];
-        self::constant('Search', 'What the search for the nearest food looks through.', Compiler::searchIndex($names));
+        self::constant('Search', 'What the search for the nearest food looks through.', Phrases::searchIndex($names));
         self::constant('Tables', 'The rows of core/data.', $data);
         $version = $data['version'];
         assert(is_string($version));

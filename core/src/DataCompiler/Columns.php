@@ -96,6 +96,20 @@ final class Columns
         }
     }
 
+    /** @return array<string, string> what each column of a file holds, by its name */
+    public static function kinds(string $file): array
+    {
+        $kinds = [];
+        foreach (array_filter(explode(' ', str_replace(' / ', ' ', self::FILES[$file]))) as $column) {
+            if ($column !== '/') {
+                [$name, $kind] = explode(':', $column);
+                $kinds[$name] = $kind;
+            }
+        }
+
+        return $kinds;
+    }
+
     private function learn(): void
     {
         $groups = [...array_column($this->tables['groups'], 'group'), ...array_column($this->tables['traits'], 'trait')];
@@ -126,13 +140,9 @@ final class Columns
 
     private function file(string $file, string $columns): void
     {
-        [$key, $rest] = [...explode(' /', $columns, 2), ''];
-        $kinds = $keys = [];
-        foreach (array_filter(explode(' ', trim("$key $rest"))) as $column) {
-            [$name, $kind] = explode(':', $column);
-            $kinds[$name] = $kind;
-        }
-        foreach (explode(' ', $key) as $column) {
+        $kinds = self::kinds($file);
+        $keys = [];
+        foreach (explode(' ', explode(' /', $columns, 2)[0]) as $column) {
             $keys[] = explode(':', $column)[0];
         }
         $heads = array_keys($this->tables[$file][0] ?? []);

@@ -13,8 +13,8 @@ final class Bite
     public static function safeMm(?float $weightKg): ?float
     {
         foreach ($weightKg === null ? [] : Compiled::tables()['bites'] as $row) {
-            if ($weightKg <= (float) $row['upToKg']) {
-                return (float) $row['biteMm'];
+            if ($weightKg <= $row['upToKg']) {
+                return $row['biteMm'];
             }
         }
 

@@ -6,7 +6,12 @@ namespace MildBowl\Core\Dogs;
 
 use MildBowl\Core\Data\Compiled;
 
-/** A condition of conditions.csv or a medicine of medicines.csv: what is said of it, and whether a vet must agree first. */
+/**
+ * A condition of conditions.csv or a medicine of medicines.csv: what is said of it, and whether a vet must agree first.
+ *
+ * @phpstan-import-type ConditionRow from Compiled
+ * @phpstan-import-type MedicineRow from Compiled
+ */
 final readonly class Condition
 {
     private function __construct(public string $id, public string $label, public bool $asksVet, public string $message, public string $advice, public string $source) {}
@@ -27,10 +32,14 @@ final readonly class Condition
     public static function askingVetFor(Dog $dog): array
     {
         $asking = [];
-        foreach ([[$dog->conditions, Compiled::tables()['conditions'], self::condition(...)], [$dog->medicines, Compiled::tables()['medicines'], self::medicine(...)]] as [$own, $rows, $of]) {
-            foreach ($own === [] ? [] : array_intersect_key($rows, array_flip($own)) as $row) {
-                $one = $of($row);
-                array_push($asking, ...$one->asksVet ? [$one] : []);
+        foreach ($dog->conditions === [] ? [] : array_intersect_key(Compiled::tables()['conditions'], array_flip($dog->conditions)) as $row) {
+            if ($row['vet']) {
+                $asking[] = self::condition($row);
+            }
+        }
+        foreach ($dog->medicines === [] ? [] : array_intersect_key(Compiled::tables()['medicines'], array_flip($dog->medicines)) as $row) {
+            if ($row['message'] !== '') {
+                $asking[] = self::medicine($row);
             }
         }
 
@@ -49,13 +58,13 @@ final readonly class Condition
         return array_map(self::medicine(...), Compiled::tables()['medicines']);
     }
 
-    /** @param  array<string, string>  $row */
+    /** @param  ConditionRow  $row */
     private static function condition(array $row): self
     {
-        return new self($row['condition'], $row['label'], $row['vet'] === '1', $row['message'], $row['advice'], $row['source']);
+        return new self($row['condition'], $row['label'], $row['vet'], $row['message'], $row['advice'], $row['source']);
     }
 
-    /** @param  array<string, string>  $row */
+    /** @param  MedicineRow  $row */
     private static function medicine(array $row): self
     {
         return new self($row['medicine'], $row['label'], $row['message'] !== '', $row['message'], $row['advice'], $row['source']);

@@ -25,6 +25,8 @@ final readonly class Dog
 
     private Stage $lifeStage;
 
+    private ?Breed $known;
+
     /**
      * @param  list<string>  $allergies  resolved group or ingredient ids
      * @param  list<string>|null  $allowList  resolved; null when the dog may eat anything
@@ -61,6 +63,7 @@ final readonly class Dog
         public array $dislikes = [],
         public array $without = [],
     ) {
+        $this->known = $breed === null ? null : Breed::named($breed);
         $this->lifeStage = $stage ?? Stage::at($ageMonths, $this->adultWeightKg());
     }
 
@@ -123,7 +126,7 @@ final readonly class Dog
     /** What is known of its breed; null when the breed is unknown. */
     public function breed(): ?Breed
     {
-        return Breed::named($this->breed);
+        return $this->known;
     }
 
     /** Largest piece it may swallow whole, in mm; null when its weight is not known. */

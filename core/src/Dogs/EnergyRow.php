@@ -21,12 +21,12 @@ final readonly class EnergyRow
     {
         $row = Compiled::tables()['energy'][$key] ?? null;
 
-        return $row === null ? null : new self($key, (float) $row['low'], (float) $row['value'], (float) $row['high'], $row['unit'], $row['meaning']);
+        return $row === null ? null : new self($key, $row['low'], $row['value'], $row['high'], $row['unit'], $row['meaning']);
     }
 
     /** The figure alone. */
     public static function value(string $key): float
     {
-        return (float) Compiled::tables()['energy'][$key]['value'];
+        return Compiled::tables()['energy'][$key]['value'];
     }
 }

@@ -35,30 +35,6 @@ final readonly class Dose
         public string $source,
     ) {}
 
-    /** @return list<self> in the order of the file */
-    public static function all(): array
-    {
-        return array_map(self::row(...), Compiled::tables()['doses']);
-    }
-
-    /**
-     * The strictest row of each code that concerns a dog, whatever the order of the file.
-     *
-     * @param  array<string, float>|null  $held  only of substances of which there is some; null for all
-     * @return list<self>
-     */
-    public static function for(Dog $dog, string $garlicPolicy, ?array $held = null): array
-    {
-        $strictest = [];
-        foreach (Compiled::tables()['doses'] as $row) {
-            if (($held === null || ($held[$row['substance']] ?? 0.0) > 0.0) && self::concerns($row['who'], $dog, $garlicPolicy) && (! isset($strictest[$row['code']]) || self::isStricter($row, $strictest[$row['code']]))) {
-                $strictest[$row['code']] = $row;
-            }
-        }
-
-        return array_values(array_map(self::row(...), $strictest));
-    }
-
     /**
      * The limit of a code that a row gives to dogs of one kind.
      *
@@ -66,7 +42,7 @@ final readonly class Dose
      */
     public static function limitOf(string $code, string $who): float
     {
-        foreach (self::all() as $dose) {
+        foreach (Doses::all()->rows as $dose) {
             if ($dose->code === $code && in_array($who, $dose->who, true) && $dose->limit !== null) {
                 return $dose->limit;
             }
@@ -74,19 +50,15 @@ final readonly class Dose
         throw new \OutOfBoundsException("doses.csv gives \"$who\" no limit of \"$code\".");
     }
 
-    /**
-     * @param  DoseRow  $one
-     * @param  DoseRow  $other
-     */
-    private static function isStricter(array $one, array $other): bool
+    /** Whether it allows less than another row of its code. */
+    public function isStricterThan(self $other): bool
     {
-        return [$one['limit'] ?? INF, $one['caution'] ?? INF] < [$other['limit'] ?? INF, $other['caution'] ?? INF];
+        return [$this->limit ?? INF, $this->caution ?? INF] < [$other->limit ?? INF, $other->caution ?? INF];
     }
 
-    /** @param  list<string>  $who */
-    private static function concerns(array $who, Dog $dog, string $garlicPolicy): bool
+    public function concerns(Dog $dog, string $garlicPolicy): bool
     {
-        foreach ($who as $one) {
+        foreach ($this->who as $one) {
             $holds = match ($one) {
                 'healthy' => true,
                 'grown' => ! $dog->isGrowing() && ! $dog->isBreeding(),
@@ -100,7 +72,7 @@ final readonly class Dose
             }
         }
 
-        return $who === [];
+        return $this->who === [];
     }
 
     /** What the limit comes to in a day for a dog, less what it had already; null where there is none, or its basis is not known. */
@@ -157,7 +129,7 @@ final readonly class Dose
     }
 
     /** @param  DoseRow  $row */
-    private static function row(array $row): self
+    public static function row(array $row): self
     {
         return new self($row['code'], $row['substance'], $row['basis'], $row['caution'], $row['limit'], $row['unit'], $row['who'], $row['message'], $row['advice'], $row['source']);
     }

@@ -31,8 +31,11 @@ final readonly class Ration
         public array $doseFindings,
     ) {}
 
-    /** @param  bool  $hasNew  whether a food new to this dog is in the batch */
-    public static function of(Dog $dog, Batch $batch, Policy $policy, bool $hasNew): self
+    /**
+     * @param  bool  $hasNew  whether a food new to this dog is in the batch
+     * @param  ?Doses  $doses  those the batch bears on, where they are at hand
+     */
+    public static function of(Dog $dog, Batch $batch, Policy $policy, bool $hasNew, ?Doses $doses = null): self
     {
         $energy = Energy::of($dog, $policy->energySchool);
         $budget = TreatBudget::of($dog, $energy, $policy);
@@ -44,7 +47,7 @@ final readonly class Ration
         $budgetPieces = $left !== null && $pieceKcal > 0 ? $left / $pieceKcal : null;
         $limits = $budgetPieces === null ? [] : [new Limit(Limit::BUDGET, $budgetPieces)];
         $findings = [];
-        foreach (Dose::for($dog, $policy->garlic, $batch->pieceSubstances) as $dose) {
+        foreach (($doses ?? Doses::in($batch->pieceSubstances))->for($dog, $policy->garlic) as $dose) {
             [$limit, $finding] = self::byDose($dose, $dog, $batch, $budgetPieces, $budget->kcal, $energy->dailyKcal?->best);
             array_push($limits, ...$limit === null ? [] : [$limit]);
             array_push($findings, ...$finding === null ? [] : [$finding]);
@@ -68,8 +71,8 @@ final readonly class Ration
         $perPiece = $batch->pieceSubstances[$dose->substance] ?? 0.0;
         $pieces = $budgetPieces ?? 0.0;
         $value = $dose->inUnit($perPiece * $pieces + $dose->already($dog), $batch->pieceKcal->best * $pieces + ($dog->alreadyToday['kcal'] ?? 0.0), $dog, $dailyKcal);
-        $left = $dose->leftPerDay($dog, $budgetKcal, $dailyKcal);
-        $limit = $left === null ? null : new Limit($dose->code, $left / $perPiece, $dose, $dose->capPerDay($dog, $budgetKcal, $dailyKcal), $perPiece);
+        $cap = $dose->capPerDay($dog, $budgetKcal, $dailyKcal);
+        $limit = $cap === null ? null : new Limit($dose->code, max(0.0, $cap - $dose->already($dog)) / $perPiece, $dose, $cap, $perPiece);
         $level = match (true) {
             $limit !== null && ($budgetPieces === null || $limit->piecesPerDay < $budgetPieces * (1 - 1e-9)) => Level::Limit,
             $dose->caution !== null && $value !== null && $value > $dose->caution * (1 + 1e-9) => Level::Caution,

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Judging;
 use MildBowl\Core\Baking\Bowl;
 use MildBowl\Core\Baking\Parts\PartsRefused;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Lots;
 use MildBowl\Core\Feeding\Ration;
@@ -67,14 +68,17 @@ final readonly class Judgement
         $policy = $question->kitchen->policy;
         $assumptions = self::assumedOfRecipe($question, $bowl, $lots);
         $foods = $bowl->foods();
-        $rations = $own = [];
+        $rations = $own = $bringers = $doses = [];
         $lines = $screened->lines;
         foreach ($question->dogs as $dog) {
             $lot = $lots->for($dog);
             $served = new Served($lot->cut, $bowl->doughFor($dog), $dog->without === [] ? $foods : $bowl->foods($dog));
-            $ration = Ration::of($dog, $lot->batch->for($dog), $policy, $served->newTo($dog) !== []);
+            $batch = $lot->batch->for($dog);
+            // a batch made for one dog alone is gone with it, and its number may be another's next
+            $known = $batch === $lot->batch ? $doses[spl_object_id($batch)] ??= Doses::in($batch->pieceSubstances) : null;
+            $ration = Ration::of($dog, $batch, $policy, $served->newTo($dog) !== [], $known);
             foreach ($ration->doseFindings as $dose) {
-                foreach (self::bringers($bowl, $dose->substance) as $line) {
+                foreach ($bringers[$dose->substance] ??= self::bringers($bowl, $dose->substance) as $line) {
                     $lines[$line][] = $dose->finding;
                 }
             }
@@ -85,7 +89,14 @@ final readonly class Judgement
         $lines = array_map(Finding::unique(...), $lines);
         $all = array_merge([], ...$lines, ...$screened->steps);
         $isEmpty = $bowl->recipe->lines === [];
-        $verdicts = array_map(static fn (Ration $ration, array $findings): DogVerdict => self::verdict($ration, $findings, $all, $isEmpty), $rations, $own);
+        $byDog = [];
+        foreach ($all as $finding) {
+            $byDog[$finding->dog?->key() ?? ''][] = $finding;
+        }
+        $verdicts = [];
+        foreach ($rations as $n => $ration) {
+            $verdicts[] = self::verdict($ration, $own[$n], [...$byDog[''] ?? [], ...$byDog[$ration->dog->key()] ?? []], $isEmpty);
+        }
         $cleared = ! $isEmpty && self::openToAll($all) === null && array_filter($verdicts, static fn (DogVerdict $one): bool => ! $one->cleared) === [];
 
         return new self($bowl, $lots, $lines, $screened->steps, $rations, $verdicts, $cleared, Assumption::distinct($assumptions));
@@ -124,9 +135,9 @@ final readonly class Judgement
 
     /**
      * @param  list<Finding>  $own
-     * @param  list<Finding>  $all  on lines and steps
+     * @param  list<Finding>  $others  on lines and steps, that concern the dog
      */
-    private static function verdict(Ration $ration, array $own, array $all, bool $isEmpty): DogVerdict
+    private static function verdict(Ration $ration, array $own, array $others, bool $isEmpty): DogVerdict
     {
         $dog = $ration->dog;
         if ($ration->isReckoned() && $ration->pieces !== null && ! Ration::isAPiece($ration->pieces) && $ration->heldBy !== null) {
@@ -134,8 +145,8 @@ final readonly class Judgement
         }
         $worst = null;
         $open = $isEmpty;
-        foreach ([...$own, ...$all] as $finding) {
-            if (! $finding->concerns($dog) || $finding->confirmed) {
+        foreach ([...$own, ...$others] as $finding) {
+            if ($finding->confirmed) {
                 continue;
             }
             $open = $open || $finding->isOpen();

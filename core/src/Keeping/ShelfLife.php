@@ -15,12 +15,9 @@ final readonly class ShelfLife
     /** @throws \OutOfBoundsException when there is no such class */
     public static function of(string $class): self
     {
-        foreach (Compiled::tables()['keeping'] as $row) {
-            if ($row['class'] === $class) {
-                return new self($class, (int) $row['jarDays'], (int) $row['fridgeDays'], (int) $row['freezerDays'], $row['meaning']);
-            }
-        }
-        throw new \OutOfBoundsException("keeping.csv has no class \"$class\".");
+        $row = Compiled::tables()['keeping'][$class] ?? throw new \OutOfBoundsException("keeping.csv has no class \"$class\".");
+
+        return new self($class, (int) $row['jarDays'], (int) $row['fridgeDays'], (int) $row['freezerDays'], $row['meaning']);
     }
 
     /** @param  'jar'|'fridge'|'freezer'  $place */

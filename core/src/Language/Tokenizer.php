@@ -171,7 +171,7 @@ final class Tokenizer
     /**
      * Whether one of these phrases stands in a row of keys, with a blank at both ends; "homemade+no onion" wants both parts, in any order.
      *
-     * @param  list<string>  $phrases
+     * @param  list<string>  $phrases  those of two parts last
      */
     public static function holds(string $haystack, array $phrases): bool
     {
@@ -179,7 +179,9 @@ final class Tokenizer
             if (str_contains($haystack, " $phrase ")) {
                 return true;
             }
-            if (str_contains($phrase, '+') && array_filter(explode('+', $phrase), static fn (string $part): bool => ! str_contains($haystack, " $part ")) === []) {
+        }
+        for ($n = count($phrases) - 1; $n >= 0 && str_contains($phrases[$n], '+'); $n--) {
+            if (array_filter(explode('+', $phrases[$n]), static fn (string $part): bool => ! str_contains($haystack, " $part ")) === []) {
                 return true;
             }
         }

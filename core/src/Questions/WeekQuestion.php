@@ -7,7 +7,7 @@ namespace MildBowl\Core\Questions;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\TreatBudget;
-use MildBowl\Core\Feeding\Dose;
+use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Feeding\Ration;
@@ -114,7 +114,7 @@ final readonly class WeekQuestion
     {
         $factor = 1.0;
         $heldBy = 'budget';
-        foreach (Dose::for($dog, $garlic) as $dose) {
+        foreach (Doses::all()->for($dog, $garlic) as $dose) {
             $sum = 0.0;
             foreach ($pieces as $n => $count) {
                 $sum += $count * ($lots[$n]->batch->pieceSubstances[$dose->substance] ?? 0.0);

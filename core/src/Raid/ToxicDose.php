@@ -22,9 +22,8 @@ final readonly class ToxicDose
         $all = [];
         foreach (Compiled::tables()['toxicDoses'] as $row) {
             $thresholds = [];
-            foreach (explode('|', $row['thresholds']) as $threshold) {
-                [$at, $sign] = explode('=', $threshold, 2);
-                $thresholds[] = new Threshold((float) $at, $sign);
+            foreach ($row['thresholds'] as [$at, $sign]) {
+                $thresholds[] = new Threshold($at, $sign);
             }
             $all[] = new self($row['substance'], $row['name'], $row['unit'], $thresholds, $row['remark'], Sources::name($row['source']));
         }

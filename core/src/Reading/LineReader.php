@@ -14,10 +14,11 @@ use MildBowl\Core\Pantry\Ingredient;
 /** Reads one ingredient line: amounts, food, form, alternatives, condition, and what it could not read. */
 final readonly class LineReader
 {
+    /** What an amount that is not given is for, by the verb. */
     private const PURPOSES = [
-        'dusting' => ['dust', 'dusting', 'flouring', 'rolling'],
-        'greasing' => ['grease', 'greasing', 'oiling'],
-        'taste' => ['taste'],
+        'dust' => 'dusting', 'dusting' => 'dusting', 'flouring' => 'dusting', 'rolling' => 'dusting',
+        'grease' => 'greasing', 'greasing' => 'greasing', 'oiling' => 'greasing',
+        'taste' => 'taste',
     ];
 
     /** Group of words that claim something about a food and are none. */
@@ -243,13 +244,9 @@ final readonly class LineReader
     {
         $last = null;
         foreach ($tokens as $i => $token) {
-            foreach (self::PURPOSES as $purpose => $verbs) {
-                if (in_array($token->text, $verbs, true)) {
-                    $before = $tokens[$i - 1] ?? null;
-                    if ($before?->is('for', 'to', 'the') === true || ($purpose !== 'taste' && $token->glued)) {
-                        $last = $purpose;
-                    }
-                }
+            $purpose = self::PURPOSES[$token->text] ?? null;
+            if ($purpose !== null && (($tokens[$i - 1] ?? null)?->is('for', 'to', 'the') === true || ($purpose !== 'taste' && $token->glued))) {
+                $last = $purpose;
             }
         }
         if ($last === null && preg_match('/\bfor (the|your|a|lining the|coating the) (\w+ )?(tin|pan|tray|mould|mold|sheet|dish|tins|pans|trays|moulds|molds)\b/i', $clean) === 1) {

@@ -13,6 +13,9 @@ final readonly class ReadLine
     /** Its keys in a row, to look for phrases in. */
     private string $said;
 
+    /** @var list<Ingredient> */
+    private array $foods;
+
     /**
      * @param  list<Amount>  $amounts
      * @param  ?Ingredient  $food  what the line is about; null when not recognised
@@ -43,6 +46,11 @@ final readonly class ReadLine
         public string $clean,
     ) {
         $this->said = ' '.implode(' ', $keys).' ';
+        $foods = [];
+        foreach ([...($food === null ? [] : [$food]), ...$others, ...$alternatives] as $one) {
+            $foods[$one->id] ??= $one;
+        }
+        $this->foods = array_values($foods);
     }
 
     public function hasForm(string $form): bool
@@ -63,12 +71,7 @@ final readonly class ReadLine
     /** @return list<Ingredient> every food the line names, its own first */
     public function foods(): array
     {
-        $foods = [];
-        foreach ([...($this->food === null ? [] : [$this->food]), ...$this->others, ...$this->alternatives] as $food) {
-            $foods[$food->id] ??= $food;
-        }
-
-        return array_values($foods);
+        return $this->foods;
     }
 
     /** Whether the line is about a food and every word of it was understood. */

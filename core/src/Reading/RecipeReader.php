@@ -104,6 +104,9 @@ final class RecipeReader
     private static function heading(string $line): ?string
     {
         $line = trim($line, "*#_ \t");
+        if (ctype_digit($line[0] ?? '') && ! str_ends_with($line, ':')) {
+            return null;
+        }
         if (preg_match(self::METHOD, rtrim($line, ':')) === 1 || preg_match(self::INGREDIENTS, rtrim($line, ':')) === 1) {
             return rtrim($line, ': ');
         }

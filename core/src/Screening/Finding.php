@@ -43,7 +43,7 @@ final readonly class Finding
 
     public function concerns(Dog $dog): bool
     {
-        return $this->dog === null || $this->dog->key() === $dog->key();
+        return $this->dog === null || $this->dog === $dog || $this->dog->key() === $dog->key();
     }
 
     public function isOpen(): bool

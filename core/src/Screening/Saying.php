@@ -44,9 +44,12 @@ final readonly class Saying
     {
         $holding = [];
         foreach (Compiled::tables()['findingsOfDogs'] as $row) {
-            if (When::allHold($row['when'], $dog, $circumstances)) {
-                $holding[] = self::row($row);
+            foreach ($row['when'] as $kind => $values) {
+                if (When::clause($kind, $values, null, $dog, $circumstances) !== true) {
+                    continue 2;
+                }
             }
+            $holding[] = self::row($row);
         }
 
         return $holding;

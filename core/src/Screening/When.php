@@ -21,22 +21,6 @@ final readonly class When
     /** @param  array<string, list<string>>  $clauses  values by kind */
     public function __construct(public array $clauses) {}
 
-    /**
-     * Whether it holds of one dog, whatever the food.
-     *
-     * @param  array<string, list<string>>  $clauses
-     */
-    public static function allHold(array $clauses, Dog $dog, Circumstances $circumstances): bool
-    {
-        foreach ($clauses as $kind => $values) {
-            if (self::clause($kind, $values, null, $dog, $circumstances) !== true) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
     /** @return list<Dog>|null the dogs it holds for; null for every dog; an empty list for none */
     public function dogs(?Ingredient $food, Circumstances $circumstances): ?array
     {
@@ -47,7 +31,13 @@ final readonly class When
                 return [];
             }
             if ($holds === null) {
-                $dogs = array_values(array_filter($dogs ?? $circumstances->dogs, static fn (Dog $dog): bool => self::clause($kind, $values, $food, $dog, $circumstances) === true));
+                $left = [];
+                foreach ($dogs ?? $circumstances->dogs as $dog) {
+                    if (self::clause($kind, $values, $food, $dog, $circumstances) === true) {
+                        $left[] = $dog;
+                    }
+                }
+                $dogs = $left;
             }
         }
 
@@ -59,7 +49,7 @@ final readonly class When
      *
      * @param  list<string>  $values
      */
-    private static function clause(string $kind, array $values, ?Ingredient $food, ?Dog $dog, Circumstances $circumstances): ?bool
+    public static function clause(string $kind, array $values, ?Ingredient $food, ?Dog $dog, Circumstances $circumstances): ?bool
     {
         return match ($kind) {
             'heat' => ($values === ['yes']) === $circumstances->heated,

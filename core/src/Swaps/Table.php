@@ -8,7 +8,7 @@ use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\TreatBudget;
-use MildBowl\Core\Feeding\Dose;
+use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Kitchen\Policy;
 
 /**
@@ -27,6 +27,7 @@ final readonly class Table
     {
         $substances = [];
         $rations = [];
+        $doses = Doses::all();
         foreach ($dogs as $dog) {
             $energy = Energy::of($dog, $policy->energySchool);
             $budget = TreatBudget::of($dog, $energy, $policy);
@@ -36,7 +37,7 @@ final readonly class Table
                 continue;
             }
             $caps = [];
-            foreach (Dose::for($dog, $policy->garlic) as $dose) {
+            foreach ($doses->for($dog, $policy->garlic) as $dose) {
                 $left = $dose->leftPerDay($dog, $budget->kcal, $energy->dailyKcal?->best);
                 if ($left !== null) {
                     $substances[$dose->substance] ??= count($substances);

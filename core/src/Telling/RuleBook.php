@@ -8,7 +8,7 @@ use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Data\Sources;
 use MildBowl\Core\Dogs\Breed;
 use MildBowl\Core\Dogs\Condition;
-use MildBowl\Core\Feeding\Dose;
+use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Pantry\Groups;
 use MildBowl\Core\Screening\Exclusion;
 use MildBowl\Core\Screening\Rule;
@@ -51,7 +51,7 @@ final readonly class RuleBook
     private static function doses(): array
     {
         $rows = [];
-        foreach (Dose::all() as $index => $dose) {
+        foreach (Doses::all()->rows as $index => $dose) {
             $who = $dose->who === [] ? 'every dog' : implode(', ', $dose->who);
             foreach ([[Level::Limit, $dose->limit], [Level::Caution, $dose->caution]] as [$level, $threshold]) {
                 if ($threshold !== null) {

@@ -323,7 +323,7 @@ it('offers the largest cutter that is not larger than the size worked out', func
     }
     $kept = [];
     foreach (Compiled::tables()['cutters'] as $row) {
-        $kept[$row['shape']][] = (float) $row['mm'];
+        $kept[$row['shape']][] = $row['mm'];
     }
     expect($kept)->toBe($cutters);
     foreach ($cutters as $shape => $sizes) {

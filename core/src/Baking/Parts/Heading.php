@@ -24,7 +24,7 @@ final readonly class Heading
         }
 
         return $row === null ? new self(Role::Body, null, false)
-            : new self(Role::from($row['role']), $row['process'] === '' ? null : Processes::named($row['process']), $row['strained'] === '1');
+            : new self(Role::from($row['role']), $row['process'] === '' ? null : Processes::named($row['process']), $row['strained']);
     }
 
     /** The same for every way of writing one heading. */

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\DataCompiler;
+
+use MildBowl\Core\Language\Tokenizer;
+use MildBowl\Core\Pantry\Composition;
+use RuntimeException;
+
+/** The foods of ingredients.csv and entries.csv with all their groups, and the names they are called by. */
+final readonly class Foods
+{
+    /** @var array<string, list<string>> */
+    private array $parents;
+
+    public function __construct(private string $folder)
+    {
+        $parents = [];
+        foreach (Rows::of($folder, 'groups') as $row) {
+            $parents[$row['group']] = $row['parents'];
+        }
+        $this->parents = $parents;
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    public function entries(): array
+    {
+        $entries = [];
+        foreach (Rows::of($this->folder, 'ingredients') as $row) {
+            $composition = [];
+            foreach (Composition::COLUMNS as $column) {
+                $composition[] = $row[$column];
+            }
+            $entries[$row['id']] = [
+                'name' => $row['name'],
+                'groups' => $this->closure($row['groups']),
+                'jobs' => $row['jobs'],
+                'composition' => $composition,
+                'source' => $row['source'],
+                'confidence' => $row['confidence'],
+            ];
+        }
+        foreach (Rows::of($this->folder, 'entries') as $row) {
+            if (isset($entries[$row['id']])) {
+                throw new RuntimeException("entries.csv: {$row['id']} stands in ingredients.csv too.");
+            }
+            $like = $row['like'] === '' ? null : ($entries[$row['like']] ?? throw new RuntimeException("entries.csv, {$row['id']}: there is no ingredient {$row['like']}."));
+            $entries[$row['id']] = [
+                'name' => $row['name'],
+                'groups' => $this->closure($row['groups']),
+                'jobs' => $like['jobs'] ?? [],
+                'composition' => $like['composition'] ?? null,
+                'source' => 'EST',
+                'confidence' => 'C',
+                'like' => $row['like'],
+            ];
+        }
+
+        return $entries;
+    }
+
+    /**
+     * @param  list<string>  $groups
+     * @return array<string, true> the groups with all their parents
+     */
+    private function closure(array $groups): array
+    {
+        $closed = [];
+        while ($groups !== []) {
+            $group = array_pop($groups);
+            if (! isset($closed[$group])) {
+                $closed[$group] = true;
+                $groups = [...$groups, ...($this->parents[$group] ?? [])];
+            }
+        }
+        ksort($closed);
+
+        return $closed;
+    }
+
+    /**
+     * The lexicon: key of a phrase => [ingredient id, 1 when the word is ambiguous outside an ingredient list].
+     * Phrases that must match letter by letter stand under "!".
+     *
+     * @param  array<string, mixed>  $entries  every food must have a name
+     * @return array{array{first: array<string, int>, phrases: array<string, array{string, int}>}, array<string, list<string>>}
+     */
+    public function names(array $entries): array
+    {
+        $phrases = $first = $names = [];
+        $add = function (string $name, string $id) use (&$phrases, &$first): void {
+            $ambiguous = str_ends_with($name, '~') ? 1 : 0;
+            $exact = str_ends_with($name, '!');
+            $plain = rtrim($name, '~!');
+            $key = $exact ? '!'.$plain : Tokenizer::key($plain);
+            if (isset($phrases[$key]) && $phrases[$key][0] !== $id) {
+                throw new RuntimeException("names.csv: \"$plain\" names both {$phrases[$key][0]} and $id.");
+            }
+            $phrases[$key] = [$id, $ambiguous];
+            if (! $exact) {
+                $words = explode(' ', $key);
+                $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
+            }
+        };
+        foreach (Rows::of($this->folder, 'names') as $row) {
+            foreach ($row['names'] as $name) {
+                $add($name, $row['ingredient']);
+                $names[$row['ingredient']][] = rtrim($name, '~!');
+            }
+        }
+        foreach (Rows::of($this->folder, 'ignored') as $row) {
+            $key = Tokenizer::key($row['phrase']);
+            $phrases[$key] ??= ['', 0];
+            $words = explode(' ', $key);
+            $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
+        }
+        foreach (array_keys($entries) as $id) {
+            if (! isset($names[$id])) {
+                throw new RuntimeException("names.csv: $id has no name.");
+            }
+        }
+
+        return [['first' => $first, 'phrases' => $phrases], $names];
+    }
+
+    /** @return array{labels: array<string, string>, aliases: array<string, string>, closure: array<string, list<string>>} */
+    public function groups(): array
+    {
+        $labels = $aliases = $closure = [];
+        foreach (Rows::of($this->folder, 'groups') as $row) {
+            $labels[$row['group']] = $row['label'];
+            $closure[$row['group']] = array_keys($this->closure([$row['group']]));
+            foreach ($row['aliases'] as $alias) {
+                $aliases[$alias] = $row['group'];
+            }
+        }
+
+        return ['labels' => $labels, 'aliases' => $aliases, 'closure' => $closure];
+    }
+
+    /** @return array<string, array<string, string>> */
+    public function forms(): array
+    {
+        $forms = [];
+        foreach (Rows::of($this->folder, 'forms') as $row) {
+            $forms[$row['ingredient']][$row['form']] = $row['becomes'];
+        }
+
+        return $forms;
+    }
+}
