@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use MildBowl\Core\Contract\Contract;
+use MildBowl\Core\Contract\Json;
 use MildBowl\Core\Contract\Presenter;
 use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Telling\RuleBook;
@@ -33,6 +34,6 @@ final class CoreController
 
     public static function json(mixed $answer): JsonResponse
     {
-        return (new JsonResponse)->setEncodingOptions(JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE)->setData($answer);
+        return JsonResponse::fromJsonString(Json::of($answer));
     }
 }

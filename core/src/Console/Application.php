@@ -6,6 +6,7 @@ namespace MildBowl\Core\Console;
 
 use MildBowl\Core\Contract\Answers;
 use MildBowl\Core\Contract\Contract;
+use MildBowl\Core\Contract\Json;
 use MildBowl\Core\Contract\Presenter;
 use MildBowl\Core\Questions\RequestRefused;
 
@@ -70,7 +71,7 @@ final readonly class Application
             $result = Presenter::refusal($refused);
             $answered = false;
         }
-        fwrite($this->output, json_encode($result, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n");
+        fwrite($this->output, Json::of($result)."\n");
 
         return $answered;
     }

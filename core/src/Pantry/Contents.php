@@ -29,6 +29,12 @@ final class Contents
             $found[$substance] = $content[1];
         }
 
-        return array_filter($found, static fn (?float $one): bool => $one !== null);
+        foreach ($found as $substance => $content) {
+            if ($content === null) {
+                unset($found[$substance]);
+            }
+        }
+
+        return $found;
     }
 }

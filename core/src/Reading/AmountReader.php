@@ -99,7 +99,7 @@ final class AmountReader
         if ($paren !== null && ($container = $this->container($paren->to)) !== null) {
             return new Amount($quantity, 'tin', null, $i, $container, $paren);
         }
-        $measured = $this->measured($i);
+        $measured = $this->unitAfter($quantity, $i, $j);
         if ($measured !== null) {
             $container = $this->container($measured->to);
 
@@ -119,7 +119,12 @@ final class AmountReader
         if ($number === null) {
             return null;
         }
-        [$quantity, $j] = $number;
+
+        return $this->unitAfter($number[0], $i, $number[1]);
+    }
+
+    private function unitAfter(Range $quantity, int $i, int $j): ?Amount
+    {
         [$quantity, $j] = $this->qualified($quantity, $j);
         $unit = $this->unitAt($j, $length);
         if ($unit === null) {

@@ -51,7 +51,8 @@ final readonly class LineReader
         $negated = $mentions === $all->mentions ? $all->negated : Negation::of($tokens, $mentions);
         $condition = preg_match(self::CONDITION, $clean, $found, PREG_OFFSET_CAPTURE) === 1 && $found[0][1] > 0 ? $found[0] : null;
         $conditionAt = $condition[1] ?? PHP_INT_MAX;
-        $forms = self::forms(array_values(array_filter($tokens, static fn (Token $token): bool => $token->offset < $conditionAt)), $mentions, $negated);
+        $ofFood = $condition === null ? $tokens : array_values(array_filter($tokens, static fn (Token $token): bool => $token->offset < $conditionAt));
+        $forms = self::forms($ofFood, $mentions, $negated);
 
         $kept = [];
         foreach ($mentions as $index => $mention) {
@@ -65,7 +66,7 @@ final readonly class LineReader
         return new ReadLine(
             $text, $place, $section, $amounts, $main, $others, $alternatives, $forms,
             $condition === null ? null : trim($condition[0], ' ().'),
-            $unread, array_map(static fn (Token $token): string => $token->stem, $tokens),
+            $unread, array_column($tokens, 'stem'),
             self::purpose($tokens, $clean), Tokenizer::hasLookAlikes($text), $words, $clean,
         );
     }

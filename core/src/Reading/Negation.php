@@ -13,10 +13,28 @@ use MildBowl\Core\Language\Token;
  */
 final class Negation
 {
-    private const NEGATORS = ['no', 'not', 'without', 'never', 'avoid', 'omit', 'skip', 'minus', 'dont', 'cannot', 'cant', 'nor', 'exclude', 'excluding', 'non', 'zero', 'except', 'beware', 'unlike'];
+    private const NEGATORS = [
+        'no' => true, 'not' => true, 'without' => true, 'never' => true, 'avoid' => true, 'omit' => true, 'skip' => true, 'minus' => true, 'dont' => true, 'cannot' => true,
+        'cant' => true, 'nor' => true, 'exclude' => true, 'excluding' => true, 'non' => true, 'zero' => true, 'except' => true, 'beware' => true, 'unlike' => true,
+    ];
 
-    /** Two words that negate together. */
-    private const PAIRS = ['instead of', 'rather than', 'free of', 'free from', 'away from', 'clear of', 'leave out', 'leaving out', 'careful of', 'wary of', 'aware of', 'out for', 'devoid of', 'check for', 'checked for'];
+    /** Two words that negate together, by the first. */
+    private const PAIRS = [
+        'instead' => ['of' => true],
+        'rather' => ['than' => true],
+        'free' => ['of' => true, 'from' => true],
+        'away' => ['from' => true],
+        'clear' => ['of' => true],
+        'leave' => ['out' => true],
+        'leaving' => ['out' => true],
+        'careful' => ['of' => true],
+        'wary' => ['of' => true],
+        'aware' => ['of' => true],
+        'out' => ['for' => true],
+        'devoid' => ['of' => true],
+        'check' => ['for' => true],
+        'checked' => ['for' => true],
+    ];
 
     /** After these, "and" carries the negation on too. */
     private const WIDE = ['without', 'free of', 'free from', 'avoid', 'instead of', 'away from', 'exclude', 'excluding'];
@@ -51,10 +69,10 @@ final class Negation
             $next = $tokens[$i + 1] ?? null;
             $word = $token->text;
             $length = 1;
-            if ($next !== null && in_array("$word {$next->text}", self::PAIRS, true)) {
+            if ($next !== null && isset(self::PAIRS[$word][$next->text])) {
                 $word = "$word {$next->text}";
                 $length = 2;
-            } elseif (! in_array($word, self::NEGATORS, true)) {
+            } elseif (! isset(self::NEGATORS[$word])) {
                 continue;
             }
             if (self::isUndone($tokens, $i, $i + $length)) {
