@@ -9,6 +9,7 @@ use App\Support\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use MildBowl\Core\Contract\Contract;
@@ -28,6 +29,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $asks = static fn (Request $request): bool => str_starts_with($request->path(), 'api/ask/') || Contract::has(substr($request->path(), strlen('api/')));
         $middleware->trimStrings(except: ['text', 'steps', $asks]);
         $middleware->convertEmptyStringsToNull(except: [$asks]);
+        // No page of another origin may read this kitchen.
+        $middleware->remove(HandleCors::class);
         $middleware->trustHosts(at: ['^127\.0\.0\.1$', '^localhost$']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -68,6 +68,19 @@ it('takes writes as JSON from its own page only', function (): void {
     expect(Dog::query()->where('name', 'Fig')->exists())->toBeFalse();
 });
 
+it('lets no page of another origin read the kitchen or ask whether it may write', function (): void {
+    $other = ['Origin' => 'http://elsewhere.invalid'];
+    $preflight = $other + ['Access-Control-Request-Method' => 'DELETE', 'Access-Control-Request-Headers' => 'content-type'];
+    foreach ([
+        $this->getJson('/api/kitchen', $other),
+        $this->postJson('/api/formulate', REQUEST, $other),
+        $this->call('OPTIONS', '/api/kitchen', server: $this->transformHeadersToServerVars($preflight)),
+        $this->call('OPTIONS', '/api/dogs', server: $this->transformHeadersToServerVars($preflight)),
+    ] as $response) {
+        expect(array_filter(array_keys($response->headers->all()), static fn (string $name): bool => str_starts_with($name, 'access-control-')))->toBe([]);
+    }
+});
+
 it('sends the page with a policy that keeps it on this machine', function (): void {
     $policy = (string) $this->get('/bench')->assertOk()->headers->get('Content-Security-Policy');
     expect($policy)->toContain("default-src 'none'")->toContain("connect-src 'self'")->not->toContain('unsafe')->not->toContain('http');

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use MildBowl\Core\Contract\Contract;
 use MildBowl\Core\Contract\Json;
 use MildBowl\Core\Contract\Presenter;
@@ -16,24 +16,24 @@ use MildBowl\Core\Telling\RuleBook;
 final class CoreController
 {
     /** A question by its whole request; its name is the route's. */
-    public function ask(Request $request, Contract $contract): JsonResponse
+    public function ask(Request $request, Contract $contract): Response
     {
         return self::json($contract->answer((string) $request->route()?->getName(), $request->getContent()));
     }
 
-    public function rules(): JsonResponse
+    public function rules(): Response
     {
         return self::json(Presenter::object(RuleBook::shipped()));
     }
 
     /** The three foods whose names come nearest to some words. */
-    public function search(Request $request): JsonResponse
+    public function search(Request $request): Response
     {
         return self::json(Nearest::to(mb_substr((string) $request->query('words', ''), 0, 200)));
     }
 
-    public static function json(mixed $answer): JsonResponse
+    public static function json(mixed $answer): Response
     {
-        return JsonResponse::fromJsonString(Json::of($answer));
+        return new Response(Json::of($answer), headers: ['Content-Type' => 'application/json']);
     }
 }
