@@ -27,6 +27,8 @@ final class Confirmation extends Model
 {
     use BelongsToKitchen, HasUuids;
 
+    protected $table = 'confirmations';
+
     protected $fillable = ['code', 'level', 'line', 'dog', 'dog_id', 'recipe_title', 'words', 'said_by', 'data_version', 'said_at', 'taken_back_at'];
 
     /** @var array<string, string> */

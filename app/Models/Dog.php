@@ -44,6 +44,8 @@ final class Dog extends Model
     /** @use HasFactory<DogFactory> */
     use BelongsToKitchen, HasFactory, HasUuids;
 
+    protected $table = 'dogs';
+
     private const DAYS_A_MONTH = 30.4375;
 
     protected $fillable = [

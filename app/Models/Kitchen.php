@@ -33,6 +33,8 @@ final class Kitchen extends Model
     /** @use HasFactory<KitchenFactory> */
     use HasFactory;
 
+    protected $table = 'kitchens';
+
     protected $attributes = ['timezone' => 'UTC'];
 
     protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature', 'tray_width_mm', 'tray_length_mm', 'tray_gap_mm', 'trays_at_once', 'oven_fan', 'timezone'];

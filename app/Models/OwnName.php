@@ -17,5 +17,7 @@ final class OwnName extends Model
 {
     use BelongsToKitchen, HasUuids;
 
+    protected $table = 'own_names';
+
     protected $fillable = ['words', 'ingredient'];
 }

@@ -20,6 +20,8 @@ final class OwnSwap extends Model
 {
     use BelongsToKitchen, HasUuids;
 
+    protected $table = 'own_swaps';
+
     protected $fillable = ['out', 'in', 'ratio', 'rating', 'note'];
 
     /** @var array<string, string> */

@@ -20,6 +20,8 @@ final class Price extends Model
 {
     use BelongsToKitchen, HasUuids;
 
+    protected $table = 'prices';
+
     protected $fillable = ['ingredient', 'grams', 'price'];
 
     /** @var array<string, string> */

@@ -19,6 +19,8 @@ final class Product extends Model
 {
     use BelongsToKitchen, HasUuids;
 
+    protected $table = 'products';
+
     protected $fillable = ['name', 'number'];
 
     /** @return HasMany<ProductReading, $this> every wording that was read, the newest first */

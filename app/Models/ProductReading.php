@@ -21,6 +21,8 @@ final class ProductReading extends Model
 {
     use BelongsToKitchen, HasUuids;
 
+    protected $table = 'product_readings';
+
     protected $fillable = ['product_id', 'ingredients', 'read_on', 'worst', 'data_version'];
 
     /** @var array<string, string> */

@@ -36,6 +36,8 @@ final class Recipe extends Model
     /** @use HasFactory<RecipeFactory> */
     use BelongsToKitchen, HasFactory, HasUuids;
 
+    protected $table = 'recipes';
+
     protected $fillable = ['title', 'text', 'steps', 'cut', 'texture', 'source', 'yield', 'prep_minutes', 'bake_minutes', 'judged', 'parent_id', 'notes', 'promoted', 'portions', 'parts', 'without'];
 
     protected $attributes = ['steps' => '', 'notes' => '', 'promoted' => false];

@@ -23,6 +23,8 @@ final class Weighing extends Model
 {
     use BelongsToKitchen, HasUuids;
 
+    protected $table = 'weighings';
+
     protected $fillable = ['dog_id', 'weighed_on', 'kg'];
 
     /** @return BelongsTo<Dog, $this> */
