@@ -48,6 +48,8 @@ final class Dog extends Model
 
     private const DAYS_A_MONTH = 30.4375;
 
+    private const SECONDS_A_DAY = 86400;
+
     protected $fillable = [
         'name', 'weight_kg', 'born_on', 'sex', 'neutered', 'body_condition', 'activity', 'breed', 'expected_adult_weight_kg', 'stage', 'teeth', 'eating',
         'allergies', 'allow_list', 'conditions', 'medicines', 'new_ingredients', 'dislikes', 'food_kcal_per_100g', 'budget_percent', 'at_table', 'position', 'meals', 'weight_said',
@@ -68,7 +70,14 @@ final class Dog extends Model
     /** Age in months, on the kitchen's day or on another. */
     public function ageMonths(?CarbonImmutable $on = null): ?float
     {
-        return $this->born_on === null ? null : round(max(0, $this->born_on->diffInDays($on ?? app(KitchenClock::class)->today())) / self::DAYS_A_MONTH, 2);
+        $born = $this->born_on;
+        if ($born === null) {
+            return null;
+        }
+        // both are dates without a time
+        $seconds = ($on ?? app(KitchenClock::class)->today())->getTimestamp() - $born->getTimestamp();
+
+        return round(max(0, $seconds / self::SECONDS_A_DAY) / self::DAYS_A_MONTH, 2);
     }
 
     public static function bornOn(float $ageMonths): CarbonImmutable

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Carbon\CarbonImmutable;
+use DateTimeZone;
 use Psr\Clock\ClockInterface;
 
 /** The time, and which day it is in the open kitchen. Whoever needs either asks here. */
@@ -24,6 +25,6 @@ final readonly class KitchenClock
      */
     public function today(): CarbonImmutable
     {
-        return CarbonImmutable::parse($this->now()->setTimezone($this->current->get()->timezone)->format('Y-m-d'), 'UTC');
+        return new CarbonImmutable($this->clock->now()->setTimezone(new DateTimeZone($this->current->get()->timezone))->format('Y-m-d'), 'UTC');
     }
 }

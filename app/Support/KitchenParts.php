@@ -4,35 +4,52 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Kitchen as KitchenModel;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
 use App\Models\Price;
+use App\Models\Product;
+use App\Models\ProductReading;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use MildBowl\Core\Contract\Node;
 use MildBowl\Core\Contract\OwnFoodReader;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Reading\LineReader;
+use stdClass;
 
-/** What the open kitchen adds to a question: its house rules, its foods and words, its prices and swaps, its tray and its oven. */
+/**
+ * What the open kitchen adds to a question: its house rules, its foods and words, its prices and swaps, its tray and its oven, its
+ * products. Everything that is kept in rows comes in one round trip, since a question is asked at every keystroke.
+ */
 final class KitchenParts
 {
     /** @var array<string, mixed>|null worked out once a request */
     private ?array $parts = null;
 
+    /** @var array<string, list<stdClass>>|null */
+    private ?array $rows = null;
+
     public function __construct(private readonly CurrentKitchen $current) {}
 
-    /** @return array<string, mixed> by the keys of the contract */
+    /** @return array<string, mixed> by the keys of the contract, as JSON has them */
     public function all(): array
     {
         return $this->parts ??= $this->read();
     }
 
+    /** @return list<stdClass> id, name and newest wording (null where none was read) of every product, by name */
+    public function products(): array
+    {
+        return $this->rows()['products'];
+    }
+
     /** The foods this kitchen may name, its own among them. */
     public function catalogue(): Catalogue
     {
-        return self::catalogueWith(self::ownFoods());
+        return self::catalogueWith(self::foods($this->rows()['foods']));
     }
 
     /** Reads a line as core does, for what has nothing to do with this kitchen's own words. */
@@ -45,55 +62,104 @@ final class KitchenParts
     private function read(): array
     {
         $kitchen = $this->current->get();
-        $pantry = self::ownFoods();
+        $rows = $this->rows();
+        $pantry = self::foods($rows['foods']);
         $catalogue = self::catalogueWith($pantry);
-        // a food that was taken off the shelf takes its prices, words and swaps with it
-        $known = static fn (string ...$ids): bool => array_filter($ids, $catalogue->has(...)) === $ids;
 
         return [
-            'policy' => [
+            'policy' => (object) [
                 'energySchool' => $kitchen->energy_school, 'calorieConvention' => $kitchen->calorie_convention, 'garlic' => $kitchen->garlic,
                 'units' => $kitchen->units, 'pseudoGrains' => $kitchen->pseudo_grains, 'budgetPercent' => $kitchen->budget_percent,
             ],
             'pantry' => $pantry,
-            'names' => self::rows(OwnName::class, 'words', static fn (OwnName $one): ?array => $known($one->ingredient) ? ['words' => $one->words, 'ingredient' => $one->ingredient] : null),
-            'prices' => self::rows(Price::class, 'ingredient', static fn (Price $one): ?array => $known($one->ingredient) ? ['ingredient' => $one->ingredient, 'grams' => $one->grams, 'price' => $one->price] : null),
-            'swaps' => self::rows(OwnSwap::class, 'out', static fn (OwnSwap $one): ?array => $known($one->out, $one->in) ? ['out' => $one->out, 'in' => $one->in, 'ratio' => $one->ratio, 'rating' => $one->rating, 'note' => $one->note] : null),
-            'tray' => ['widthMm' => $kitchen->tray_width_mm, 'lengthMm' => $kitchen->tray_length_mm, 'gapMm' => $kitchen->tray_gap_mm, 'atOnce' => $kitchen->trays_at_once],
-            'oven' => ['fan' => $kitchen->oven_fan],
+            'names' => self::told($rows['names'], ['words', 'ingredient'], ['ingredient'], $catalogue),
+            'prices' => self::told($rows['prices'], ['ingredient', 'grams', 'price'], ['ingredient'], $catalogue),
+            'swaps' => self::told($rows['swaps'], ['out', 'in', 'ratio', 'rating', 'note'], ['out', 'in'], $catalogue),
+            'tray' => (object) ['widthMm' => $kitchen->tray_width_mm, 'lengthMm' => $kitchen->tray_length_mm, 'gapMm' => $kitchen->tray_gap_mm, 'atOnce' => $kitchen->trays_at_once],
+            'oven' => (object) ['fan' => $kitchen->oven_fan],
         ];
     }
 
-    /** @return list<array<string, mixed>> */
-    private static function ownFoods(): array
+    /** @return array<string, list<stdClass>> */
+    private function rows(): array
     {
-        return self::rows(OwnFood::class, 'name', static fn (OwnFood $one): array => ['name' => $one->name] + $one->fields);
+        return $this->rows ??= $this->asked();
+    }
+
+    /** @return array<string, list<stdClass>> */
+    private function asked(): array
+    {
+        $newest = ProductReading::query()->select('ingredients')->whereColumn('product_readings.product_id', 'products.id')->latest()->latest('id')->limit(1);
+        $row = KitchenModel::query()->whereKey($this->current->id())->select([])->addSelect([
+            'foods' => self::list(OwnFood::query(), 'name'),
+            'names' => self::list(OwnName::query(), 'words'),
+            'prices' => self::list(Price::query(), 'ingredient'),
+            'swaps' => self::list(OwnSwap::query(), 'out'),
+            'products' => Product::query()->leftJoinLateral($newest, 'newest')
+                ->selectRaw("json_agg(json_build_object('id', products.id, 'name', products.name, 'ingredients', newest.ingredients) order by products.name)"),
+        ])->toBase()->sole();
+        $rows = [];
+        foreach ((array) $row as $key => $json) {
+            /** @var list<stdClass> $list */
+            $list = json_decode(is_string($json) ? $json : '[]', false, 64, JSON_THROW_ON_ERROR);
+            $rows[(string) $key] = $list;
+        }
+
+        return $rows;
     }
 
     /**
+     * All rows of the kitchen as one list.
+     *
      * @template T of Model
      *
-     * @param  class-string<T>  $model
-     * @param  callable(T): ?array<string, mixed>  $row  null leaves it out
-     * @return list<array<string, mixed>>
+     * @param  Builder<T>  $rows
+     * @return Builder<T>
      */
-    private static function rows(string $model, string $order, callable $row): array
+    private static function list(Builder $rows, string $order): Builder
     {
-        $rows = [];
-        foreach ($model::query()->orderBy($order)->get() as $one) {
-            /** @var T $one */
-            $rows[] = $row($one);
-        }
+        $table = $rows->getModel()->getTable();
 
-        return array_values(array_filter($rows, static fn (?array $one): bool => $one !== null));
+        return $rows->selectRaw("json_agg(\"$table\" order by \"$table\".\"$order\")");
     }
 
-    /** @param  list<array<string, mixed>>  $pantry */
+    /**
+     * @param  list<stdClass>  $rows
+     * @return list<stdClass>
+     */
+    private static function foods(array $rows): array
+    {
+        return array_map(static fn (stdClass $row): stdClass => (object) (['name' => $row->name] + (array) $row->fields), $rows);
+    }
+
+    /**
+     * A food that was taken off the shelf takes its prices, words and swaps with it.
+     *
+     * @param  list<stdClass>  $rows
+     * @param  list<string>  $keys  what the contract wants of a row
+     * @param  list<string>  $foods  keys that name a food
+     * @return list<stdClass>
+     */
+    private static function told(array $rows, array $keys, array $foods, Catalogue $catalogue): array
+    {
+        $told = [];
+        foreach ($rows as $row) {
+            foreach ($foods as $key) {
+                if (! $catalogue->has((string) $row->{$key})) {
+                    continue 2;
+                }
+            }
+            $told[] = (object) array_intersect_key((array) $row, array_flip($keys));
+        }
+
+        return $told;
+    }
+
+    /** @param  list<stdClass>  $pantry */
     private static function catalogueWith(array $pantry): Catalogue
     {
         $shipped = Kitchen::shipped()->catalogue;
-        $node = new Node(json_decode(json_encode($pantry, JSON_THROW_ON_ERROR)), '/pantry');
 
-        return $shipped->with(OwnFoodReader::all($node, $shipped), []);
+        return $shipped->with(OwnFoodReader::all(new Node($pantry, '/pantry'), $shipped), []);
     }
 }

@@ -6,7 +6,6 @@ namespace App\Support;
 
 use App\Http\Resources\DogResource;
 use App\Models\Dog;
-use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\Weighing;
 use Illuminate\Database\Eloquent\Collection;
@@ -29,9 +28,6 @@ final class KitchenQuestion
 
     /** @var Collection<int, Dog>|null */
     private ?Collection $dogs = null;
-
-    /** @var Collection<int, Product>|null */
-    private ?Collection $products = null;
 
     public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts) {}
 
@@ -74,7 +70,7 @@ final class KitchenQuestion
     private function withRecipe(stdClass $whole, string $question): stdClass
     {
         foreach ($this->parts->all() as $key => $part) {
-            $whole->{$key} = $key === 'oven' ? (object) ((array) ($whole->oven ?? []) + (array) $part) : ($whole->{$key} ?? self::json($part));
+            $whole->{$key} = $key === 'oven' ? (object) ((array) ($whole->oven ?? []) + (array) $part) : ($whole->{$key} ?? $part);
         }
         $whole->dogs = $this->dogs($whole->dogs ?? null);
         $this->withKept($whole);
@@ -116,10 +112,10 @@ final class KitchenQuestion
         }
         $product = $whole->product ?? null;
         if ($product instanceof stdClass && isset($product->id)) {
-            $kept = $this->shelf()->find((string) $product->id) ?? throw RequestRefused::outOfRange('/product/id', 'No product of this kitchen has this id.');
+            $kept = $this->product($product->id) ?? throw RequestRefused::outOfRange('/product/id', 'No product of this kitchen has this id.');
             unset($product->id);
             $product->name ??= $kept->name;
-            $product->ingredients ??= $kept->readings->first()->ingredients ?? '';
+            $product->ingredients ??= $kept->ingredients ?? '';
         }
         $recipe = $whole->recipe ?? null;
         if ($recipe instanceof stdClass && isset($recipe->id)) {
@@ -152,7 +148,7 @@ final class KitchenQuestion
     private function withFoods(stdClass $whole): void
     {
         foreach (array_intersect_key($this->parts->all(), ['policy' => 1, 'pantry' => 1, 'names' => 1]) as $key => $part) {
-            $whole->{$key} ??= self::json($part);
+            $whole->{$key} ??= $part;
         }
     }
 
@@ -250,10 +246,16 @@ final class KitchenQuestion
         return $this->dogs ??= Dog::query()->orderBy('position')->orderBy('name')->get();
     }
 
-    /** @return Collection<int, Product> */
-    private function shelf(): Collection
+    /** @return ?stdClass its id, name and newest wording */
+    private function product(mixed $id): ?stdClass
     {
-        return $this->products ??= Product::query()->with('readings')->orderBy('name')->get();
+        foreach ($this->parts->products() as $product) {
+            if ($product->id === $id) {
+                return $product;
+            }
+        }
+
+        return null;
     }
 
     private static function dog(Dog $dog): stdClass
@@ -268,16 +270,15 @@ final class KitchenQuestion
      */
     private function labels(string $text, mixed $bound): array
     {
-        $products = $this->shelf();
         $labels = [];
         foreach (is_array($bound) ? $bound : [] as $one) {
             $line = (string) ($one->line ?? '');
-            $product = $products->find((string) ($one->product ?? ''));
-            if ($product instanceof Product && $line !== '' && str_contains($text, $line)) {
+            $product = $this->product($one->product ?? null);
+            if ($product !== null && $line !== '' && str_contains($text, $line)) {
                 $labels[] = self::label($product, mb_substr($line, 0, 200));
             }
         }
-        foreach ($products as $product) {
+        foreach ($this->parts->products() as $product) {
             if (mb_stripos($text, $product->name) !== false) {
                 $labels[] = self::label($product, $product->name);
             }
@@ -289,9 +290,9 @@ final class KitchenQuestion
     }
 
     /** A product's newest wording under a name; null where none was read. */
-    private static function label(Product $product, string $name): ?stdClass
+    private static function label(stdClass $product, string $name): ?stdClass
     {
-        $ingredients = $product->readings->first()->ingredients ?? '';
+        $ingredients = $product->ingredients ?? '';
 
         return trim($ingredients) === '' ? null : (object) ['id' => $product->id, 'name' => $name, 'ingredients' => $ingredients];
     }
