@@ -22,8 +22,8 @@ final class Contents
             'phosphorusMg' => $c->phosphorusMg, 'potassiumMg' => $c->potassiumMg, 'copperMg' => $c->copperMg,
             'vitaminAUg' => $c->vitaminAUg, 'vitaminDUg' => $c->vitaminDUg,
             'retinolUg' => $food->inAny(self::OF_ANIMAL) ? $c->vitaminAUg : 0.0,
-            'addedSugarG' => $food->inAny(['added-sugar', 'added-sugar-part']) ? $c->sugarsG : 0.0,
-            'newFibreG' => $food->inAny(['new-fibre', 'bran']) ? $c->fibreG : 0.0,
+            'addedSugarG' => $food->inGroup('added-sugar') || $food->inGroup('added-sugar-part') ? $c->sugarsG : 0.0,
+            'newFibreG' => $food->inGroup('new-fibre') || $food->inGroup('bran') ? $c->fibreG : 0.0,
         ];
         foreach (Compiled::tables()['actives'][$food->id] ?? [] as $substance => $content) {
             $found[$substance] = $content[1];

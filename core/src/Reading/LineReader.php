@@ -104,11 +104,14 @@ final readonly class LineReader
      */
     private static function forms(array $tokens, array $mentions, array $negated): array
     {
-        $table = Compiled::tables()['formWords'];
+        ['first' => $first, 'phrases' => $phrases] = Compiled::tables()['formWords'];
         $forms = [];
         $count = count($tokens);
-        for ($i = 0; $i < $count; $i++) {
-            $most = $table['first'][$tokens[$i]->stem] ?? 0;
+        foreach ($tokens as $i => $token) {
+            $most = $first[$token->stem] ?? 0;
+            if ($most === 0) {
+                continue;
+            }
             $key = '';
             for ($k = $i, $words = 0; $words < $most && $k < $count; $k++) {
                 if ($tokens[$k]->kind === Token::MARK) {
@@ -119,14 +122,14 @@ final readonly class LineReader
                 }
                 $key = $words === 0 ? $tokens[$k]->stem : "$key {$tokens[$k]->stem}";
                 $words++;
-                if (! isset($table['phrases'][$key])) {
+                if (! isset($phrases[$key])) {
                     continue;
                 }
                 $before = $tokens[$i - 1] ?? null;
                 if ($before?->is('not', 'un', 'never', 'no', 'without') === true && $words === 1) {
                     continue;
                 }
-                foreach ($table['phrases'][$key] as $form) {
+                foreach ($phrases[$key] as $form) {
                     $forms[$form] = true;
                 }
             }
@@ -218,16 +221,16 @@ final readonly class LineReader
                 $roles[$i] ??= 'amount';
             }
         }
-        $tables = Compiled::tables();
+        ['formWords' => ['first' => $openForms, 'phrases' => $forms], 'benign' => $benign] = Compiled::tables();
         $unread = $words = [];
         foreach ($tokens as $i => $token) {
             if ($token->kind === Token::MARK) {
                 continue;
             }
-            $role = $roles[$i] ?? (isset($tables['formWords']['phrases'][$token->stem]) ? 'form' : null);
+            $role = $roles[$i] ?? (isset($forms[$token->stem]) ? 'form' : null);
             if ($role === null && $token->kind === Token::WORD && ! isset($taken[$i])
-                && ! isset($tables['benign'][$token->text]) && ! isset($tables['benign'][$token->stem])
-                && ! isset($tables['formWords']['first'][$token->stem]) && ! Unit::isNamed($token->stem) && strlen($token->text) > 2
+                && ! isset($benign[$token->text]) && ! isset($benign[$token->stem])
+                && ! isset($openForms[$token->stem]) && ! Unit::isNamed($token->stem) && strlen($token->text) > 2
                 && preg_match('/(ed|ly|ing|ish)$/', $token->text) !== 1) {
                 $role = 'unread';
                 $unread[] = $token->raw;

@@ -27,13 +27,12 @@ final class MentionFinder
             if ($token->kind === Token::MARK) {
                 continue;
             }
-            $found = null;
-            $end = $i;
-            $exact = $phrases['!'.$token->text] ?? null;
-            if ($exact !== null) {
-                [$found, $end] = [$exact, $i + 1];
+            $found = $phrases['!'.$token->text] ?? null;
+            $end = $found === null ? $i : $i + 1;
+            $most = $first[$token->stem] ?? 0;
+            if ($own) {
+                $most = max($most, $lexicon->ownFirst[$token->stem] ?? 0);
             }
-            $most = max($first[$token->stem] ?? 0, $own ? $lexicon->ownFirst[$token->stem] ?? 0 : 0);
             $key = '';
             for ($k = $i, $words = 0; $words < $most && $k < $count; $k++) {
                 $part = $tokens[$k];
@@ -47,7 +46,8 @@ final class MentionFinder
                 $words++;
                 $named = $own ? $lexicon->ownPhrases[$key] ?? $phrases[$key] ?? null : $phrases[$key] ?? null;
                 if ($named !== null) {
-                    [$found, $end] = [$named, $k + 1];
+                    $found = $named;
+                    $end = $k + 1;
                 }
             }
             if ($found === null) {

@@ -66,8 +66,11 @@ final class Negation
             if ($token->kind !== Token::WORD) {
                 continue;
             }
-            $next = $tokens[$i + 1] ?? null;
             $word = $token->text;
+            if (! isset(self::NEGATORS[$word]) && ! isset(self::PAIRS[$word])) {
+                continue;
+            }
+            $next = $tokens[$i + 1] ?? null;
             $length = 1;
             if ($next !== null && isset(self::PAIRS[$word][$next->text])) {
                 $word = "$word {$next->text}";

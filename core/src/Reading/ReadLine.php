@@ -46,8 +46,11 @@ final readonly class ReadLine
         public string $clean,
     ) {
         $this->said = ' '.implode(' ', $keys).' ';
-        $foods = [];
-        foreach ([...($food === null ? [] : [$food]), ...$others, ...$alternatives] as $one) {
+        $foods = $food === null ? [] : [$food->id => $food];
+        foreach ($others as $one) {
+            $foods[$one->id] ??= $one;
+        }
+        foreach ($alternatives as $one) {
             $foods[$one->id] ??= $one;
         }
         $this->foods = array_values($foods);
