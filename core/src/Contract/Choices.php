@@ -12,6 +12,7 @@ use MildBowl\Core\Baking\Shapes\Shape;
 use MildBowl\Core\Baking\Shapes\Shapes;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Dogs\Breed;
 use MildBowl\Core\Dogs\Condition;
 use MildBowl\Core\Dogs\Dog;
@@ -49,6 +50,9 @@ final class Choices
             'roles' => array_map(static fn (Role $role): array => ['id' => $role->value, 'name' => $role->label()], Role::cases()),
             'processes' => array_map(static fn (Process $process): array => ['id' => $process->id(), 'name' => $process->label()], Processes::all()),
             'feels' => array_map(static fn (Feel $row): array => ['feel' => $row->feel, 'word' => $row->word, 'below' => $row->below], Feel::all()),
+            'cups' => array_map(static fn (string $units): array => [
+                'units' => $units, 'cupMl' => Unit::millilitres($units, 'cup'), 'tablespoonMl' => Unit::millilitres($units, 'tbsp'),
+            ], Unit::SYSTEMS),
             'policies' => Policy::CHOICES,
             'standingWords' => self::STANDING_WORDS,
             'dataVersion' => Compiled::version(),

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Baking\Processes\Processes;
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Tests\Support\Asking;
+use MildBowl\Core\Tests\Support\Cases;
 use MildBowl\Core\Tests\Support\Generated;
 
 const HEADINGS = ['For the cake:', 'For the filling:', 'Frosting:', 'To dip:', 'Topping:', 'For dusting:'];
@@ -348,8 +350,29 @@ it('takes the right word of a heading', function (string $heading, string $role)
     ['Add-ins', 'body'],
 ]);
 
+it('knows of every process what it does to what was raw, and whether it dries', function (): void {
+    $is = [];
+    foreach (Processes::all() as $process) {
+        $is[$process->id()] = [$process->killsRaw() ? 'yes' : 'no', $process->dries() ? 'yes' : 'no', $process->texture()];
+    }
+    $wanted = [];
+    foreach (Cases::cells('processes.txt') as [$id, $killsRaw, $dries, $texture]) {
+        $wanted[$id] = [$killsRaw, $dries, $texture];
+    }
+    ksort($is);
+    ksort($wanted);
+    expect($is)->toBe($wanted);
+});
+
+it('dries a part to its texture where the process does, and leaves its water where it does not', function (): void {
+    foreach (Cases::cells('processes.txt') as [$id, , $dries]) {
+        $part = partsOf(inParts("Dough:\n200 g oat flour\n100 g water\nTopping:\n100 g mashed sweet potato", [], ['parts' => [['section' => 'Topping', 'process' => $id, 'texture' => 'jerky']]]))['Topping'];
+        expect($part['keptGrams']['best'] < $part['doughGrams']['best'] - 1)->toBe($dries === 'yes', $id);
+    }
+});
+
 it('asks every process what a safety check reads', function (): void {
-    foreach (\MildBowl\Core\Baking\Processes\Processes::all() as $process) {
+    foreach (Processes::all() as $process) {
         $answer = inParts("Dough:\n200 g oat flour\n100 g water\nTopping:\n1 egg", [], ['parts' => [['section' => 'Topping', 'process' => $process->id()]]]);
         expect(in_array('raw-egg', array_column($answer['lines'][2]['findings'], 'code'), true))
             ->toBe(! $process->killsRaw(), $process->id())

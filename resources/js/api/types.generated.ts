@@ -1036,6 +1036,11 @@ export interface Choices {
         id: string
         name: string
     }[]
+    cups: {
+        units: string
+        cupMl: number
+        tablespoonMl: number
+    }[]
     policies: {
         [k: string]: string[]
     }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { KitchenFields } from '../api/client'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen, wordsOf } from './useKitchen'
+import { figure } from '../ui/format'
 import NumberField from '../ui/NumberField.vue'
 
 /** The house rules: what this kitchen decided once for all its recipes. */
@@ -14,7 +15,13 @@ interface Question {
     answers: { value: string, name: string, gloss: string }[]
 }
 
-const questions: Question[] = [
+/** How large the cups and spoons of a system are, by the same table that weighs with them. */
+function sizeOf(units: string): string {
+    const cups = kitchen.choices?.cups.find((one) => one.units === units)
+    return cups === undefined ? '' : `cup ${figure(cups.cupMl)} ml, tablespoon ${figure(cups.tablespoonMl)} ml`
+}
+
+const questions = computed<Question[]>(() => [
     { key: 'energySchool', asks: 'How is a dog\'s energy worked out?', answers: [
         { value: 'clinic', name: 'Clinic factors', gloss: 'resting energy times a factor for stage and neutering, as in the guidelines of AAHA and WSAVA' },
         { value: 'nrc', name: 'Research formula', gloss: 'NRC 2006; usually higher, and follows a puppy\'s growth' }] },
@@ -25,11 +32,11 @@ const questions: Question[] = [
         { value: 'avoid', name: 'Never', gloss: 'the default, and the safe choice' },
         { value: 'measured', name: 'Measured', gloss: 'this kitchen\'s own choice, against the caution: at most 0.1 g fresh per kg a day; still refused for puppies, pregnant, anaemic and sensitive dogs' }] },
     { key: 'units', asks: 'Whose cups and spoons?', answers: [
-        { value: 'us', name: 'American', gloss: 'cup 236.6 ml' }, { value: 'metric', name: 'Metric', gloss: 'cup 250 ml' },
-        { value: 'imperial', name: 'Imperial', gloss: 'cup 284 ml' }, { value: 'australian', name: 'Australian', gloss: 'cup 250 ml, tablespoon 20 ml' }] },
+        { value: 'us', name: 'American', gloss: sizeOf('us') }, { value: 'metric', name: 'Metric', gloss: sizeOf('metric') },
+        { value: 'imperial', name: 'Imperial', gloss: sizeOf('imperial') }, { value: 'australian', name: 'Australian', gloss: sizeOf('australian') }] },
     { key: 'pseudoGrains', asks: 'Do buckwheat, quinoa and amaranth count as grain?', answers: [
         { value: 'not-grain', name: 'No', gloss: 'they are not grasses' }, { value: 'grain', name: 'Yes', gloss: 'strict: a dog kept off grain gets none of them' }] },
-]
+])
 
 /** Every zone this browser knows, and the kitchen's own. */
 const zones = computed(() => [...new Set(['UTC', kitchen.kitchen?.timezone ?? 'UTC', ...Intl.supportedValuesOf('timeZone')])].sort())
