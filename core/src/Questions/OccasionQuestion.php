@@ -29,7 +29,7 @@ final readonly class OccasionQuestion
         $judgement = Judgement::on($this->question);
         $open = $judgement->whyNotCleared($this->dog);
         $ration = $judgement->rationOf($this->dog);
-        $kcal = $judgement->lotOf($this->dog)->batch->pieceKcal->best;
+        $kcal = $judgement->lotOf($this->dog)->batch->for($this->dog)->pieceKcal->best;
         $budget = $ration->budget->kcal;
         $name = $this->dog->name;
         if ($open !== null || $budget === null || $ration->energy->dailyKcal === null || $this->dog->weightKg === null) {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Questions;
 
+use MildBowl\Core\Baking\Batch;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\TreatBudget;
 use MildBowl\Core\Feeding\Doses;
-use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Judging\Judgement;
@@ -64,10 +64,10 @@ final readonly class WeekQuestion
         $policy = $this->treats[0]->question->kitchen->policy;
         $energy = Energy::of($dog, $policy->energySchool);
         $budget = TreatBudget::of($dog, $energy, $policy);
-        $shares = $rations = $lots = $why = [];
+        $shares = $rations = $batches = $why = [];
         foreach ($judged as $n => $judgement) {
             $why[$n] = $judgement->whyNotCleared($dog)?->why;
-            [$rations[$n], $lots[$n]] = [$judgement->rationOf($dog), $judgement->lotOf($dog)];
+            [$rations[$n], $batches[$n]] = [$judgement->rationOf($dog), $judgement->lotOf($dog)->batch->for($dog)];
             $shares[$n] = $why[$n] === null && ($rations[$n]->pieces ?? 0.0) > 0.0 ? $this->treats[$n]->share : 0.0;
         }
         $all = array_sum($shares);
@@ -76,10 +76,10 @@ final readonly class WeekQuestion
         if ($all > 0.0 && $budget->kcal !== null) {
             $left = $budget->left($dog) ?? 0.0;
             foreach ($shares as $n => $share) {
-                $kcal = $lots[$n]->batch->pieceKcal->best;
+                $kcal = $batches[$n]->pieceKcal->best;
                 $pieces[$n] = $kcal > 0 ? $left * $share / $all / $kcal : 0.0;
             }
-            [$factor, $heldBy] = self::doses($dog, $pieces, $lots, $policy->garlic, $budget->kcal, $energy->dailyKcal?->best);
+            [$factor, $heldBy] = self::doses($dog, $pieces, $batches, $policy->garlic, $budget->kcal, $energy->dailyKcal?->best);
             $pieces = array_map(static fn (float $count): float => $count * $factor, $pieces);
         }
         $kcal = 0.0;
@@ -87,7 +87,7 @@ final readonly class WeekQuestion
         foreach ($this->treats as $n => $treat) {
             $isRamped = $rations[$n]->ramp() !== [];
             $given = Ration::quarters($pieces[$n] * ($isRamped ? Ramp::FIRST_DAYS : 1.0));
-            $ofTreat = $given * $lots[$n]->batch->pieceKcal->best;
+            $ofTreat = $given * $batches[$n]->pieceKcal->best;
             $kcal += $ofTreat;
             $none = match (true) {
                 $why[$n] !== null => $why[$n],
@@ -107,17 +107,17 @@ final readonly class WeekQuestion
      * How much of such a day the doses of all treats together allow.
      *
      * @param  array<int, float>  $pieces
-     * @param  array<int, Lot>  $lots
+     * @param  array<int, Batch>  $batches  as the dog gets them
      * @return array{float, string}
      */
-    private static function doses(Dog $dog, array $pieces, array $lots, string $garlic, float $budgetKcal, ?float $dailyKcal): array
+    private static function doses(Dog $dog, array $pieces, array $batches, string $garlic, float $budgetKcal, ?float $dailyKcal): array
     {
         $factor = 1.0;
         $heldBy = 'budget';
         foreach (Doses::all()->for($dog, $garlic) as $dose) {
             $sum = 0.0;
             foreach ($pieces as $n => $count) {
-                $sum += $count * ($lots[$n]->batch->pieceSubstances[$dose->substance] ?? 0.0);
+                $sum += $count * ($batches[$n]->pieceSubstances[$dose->substance] ?? 0.0);
             }
             $left = $dose->leftPerDay($dog, $budgetKcal, $dailyKcal);
             if ($left !== null && $sum > 0.0 && $left / $sum < $factor) {

@@ -159,6 +159,25 @@ it('gives a dog without a part what it has of the rest alone', function (): void
     });
 });
 
+it('gives in a week of one treat, and on one day, what the ration is, also without a part', function (): void {
+    always(40, static function (Generated $made): ?string {
+        [$blocks, $request] = blocksOf($made);
+        unset($request['portions'], $request['measured'], $request['newIngredients']);
+        $request['dogs'] = array_map(static fn (array $dog): array => ['without' => ['For the filling', 'Frosting', 'To dip', 'Topping', 'For dusting'], 'newIngredients' => []] + $dog, $request['dogs']);
+        $recipe = ['text' => implode("\n\n", $blocks)];
+        $answer = answerTo(['recipe' => $recipe] + $request);
+        $week = Asking::of('week', ['treats' => [['name' => 'x', 'recipe' => $recipe] + array_intersect_key($request, ['cut' => 1, 'bake' => 1])]] + array_intersect_key($request, ['version' => 1, 'dogs' => 1, 'policy' => 1]));
+        foreach ($answer['rations'] as $n => $ration) {
+            $given = $week['dogs'][$n]['treats'][0]['piecesPerDay'];
+            if ($ration['piecesPerDay'] !== null && abs($given - $ration['piecesPerDay']) > 1e-9) {
+                return "{$ration['dog']}: $given in the week, {$ration['piecesPerDay']} by the ration";
+            }
+        }
+
+        return null;
+    });
+});
+
 it('reads a cake with its frosting: the egg in the frosting is raw, the cake\'s is not', function (): void {
     $answer = inParts(CAKE, ['dogs' => [['name' => 'Quill', 'weightKg' => 12], ['name' => 'Ferris', 'weightKg' => 12, 'without' => ['for the frosting']]]]);
     $codes = array_map(static fn (array $line): array => array_column($line['findings'], 'code'), $answer['lines']);
