@@ -90,14 +90,14 @@ final class KitchenParts
     private function asked(): array
     {
         $newest = ProductReading::query()->select('ingredients')->whereColumn('product_readings.product_id', 'products.id')->latest()->latest('id')->limit(1);
-        $row = KitchenModel::query()->whereKey($this->current->id())->select([])->addSelect([
+        $row = KitchenModel::query()->whereKey($this->current->id())->toBase()->select([])->addSelect([
             'foods' => self::list(OwnFood::query(), 'name'),
             'names' => self::list(OwnName::query(), 'words'),
             'prices' => self::list(Price::query(), 'ingredient'),
             'swaps' => self::list(OwnSwap::query(), 'out'),
             'products' => Product::query()->leftJoinLateral($newest, 'newest')
                 ->selectRaw("json_agg(json_build_object('id', products.id, 'name', products.name, 'ingredients', newest.ingredients) order by products.name)"),
-        ])->toBase()->sole();
+        ])->sole();
         $rows = [];
         foreach ((array) $row as $key => $json) {
             /** @var list<stdClass> $list */
@@ -120,7 +120,9 @@ final class KitchenParts
     {
         $table = $rows->getModel()->getTable();
 
-        return $rows->selectRaw("json_agg(\"$table\" order by \"$table\".\"$order\")");
+        $rows->selectRaw("json_agg(\"$table\" order by \"$table\".\"$order\")");
+
+        return $rows;
     }
 
     /**

@@ -84,13 +84,18 @@ final readonly class Compiler
     /** @return list<array<string, mixed>> */
     private function rows(string $file): array
     {
-        return Rows::of($this->folder, $file);
+        return array_map(static fn (Row $row): array => $row->typed(), Row::of($this->folder, $file));
     }
 
     /** @return array<string, array<string, mixed>> by what stands in one column */
     private function by(string $file, string $column): array
     {
-        return Rows::by($this->folder, $file, $column);
+        $rows = [];
+        foreach (Row::of($this->folder, $file) as $row) {
+            $rows[$row->text($column)] = $row->typed();
+        }
+
+        return $rows;
     }
 
     /** A poison without a case is one that a slip can lose unseen. */
@@ -103,9 +108,9 @@ final readonly class Compiler
         foreach (file($this->neverCases, FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $row) {
             $cases[trim(explode(':', $row)[0])] = true;
         }
-        foreach ($this->rows('rules') as $n => $row) {
-            if ($row['level'] === 'never' && ! isset($cases[$row['code']])) {
-                throw new RuntimeException('rules.csv, row '.($n + 2).", column code: \"{$row['code']}\" is never, but cases/never.txt holds no case of it.");
+        foreach (Row::of($this->folder, 'rules') as $n => $row) {
+            if ($row->text('level') === 'never' && ! isset($cases[$row->text('code')])) {
+                throw new RuntimeException('rules.csv, row '.($n + 2).", column code: \"{$row->text('code')}\" is never, but cases/never.txt holds no case of it.");
             }
         }
     }

@@ -17,8 +17,8 @@ final readonly class Foods
     public function __construct(private string $folder)
     {
         $parents = [];
-        foreach (Rows::of($folder, 'groups') as $row) {
-            $parents[$row['group']] = $row['parents'];
+        foreach (Row::of($folder, 'groups') as $row) {
+            $parents[$row->text('group')] = $row->list('parents');
         }
         $this->parents = $parents;
     }
@@ -27,33 +27,33 @@ final readonly class Foods
     public function entries(): array
     {
         $entries = [];
-        foreach (Rows::of($this->folder, 'ingredients') as $row) {
+        foreach (Row::of($this->folder, 'ingredients') as $row) {
             $composition = [];
             foreach (Composition::COLUMNS as $column) {
-                $composition[] = $row[$column];
+                $composition[] = $row->numberOrNull($column);
             }
-            $entries[$row['id']] = [
-                'name' => $row['name'],
-                'groups' => $this->closure($row['groups']),
-                'jobs' => $row['jobs'],
+            $entries[$row->text('id')] = [
+                'name' => $row->text('name'),
+                'groups' => $this->closure($row->list('groups')),
+                'jobs' => $row->list('jobs'),
                 'composition' => $composition,
-                'source' => $row['source'],
-                'confidence' => $row['confidence'],
+                'source' => $row->text('source'),
+                'confidence' => $row->text('confidence'),
             ];
         }
-        foreach (Rows::of($this->folder, 'entries') as $row) {
-            if (isset($entries[$row['id']])) {
-                throw new RuntimeException("entries.csv: {$row['id']} stands in ingredients.csv too.");
+        foreach (Row::of($this->folder, 'entries') as $row) {
+            if (isset($entries[$row->text('id')])) {
+                throw new RuntimeException("entries.csv: {$row->text('id')} stands in ingredients.csv too.");
             }
-            $like = $row['like'] === '' ? null : ($entries[$row['like']] ?? throw new RuntimeException("entries.csv, {$row['id']}: there is no ingredient {$row['like']}."));
-            $entries[$row['id']] = [
-                'name' => $row['name'],
-                'groups' => $this->closure($row['groups']),
+            $like = $row->text('like') === '' ? null : ($entries[$row->text('like')] ?? throw new RuntimeException("entries.csv, {$row->text('id')}: there is no ingredient {$row->text('like')}."));
+            $entries[$row->text('id')] = [
+                'name' => $row->text('name'),
+                'groups' => $this->closure($row->list('groups')),
                 'jobs' => $like['jobs'] ?? [],
                 'composition' => $like['composition'] ?? null,
                 'source' => 'EST',
                 'confidence' => 'C',
-                'like' => $row['like'],
+                'like' => $row->text('like'),
             ];
         }
 
@@ -103,14 +103,14 @@ final readonly class Foods
                 $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
             }
         };
-        foreach (Rows::of($this->folder, 'names') as $row) {
-            foreach ($row['names'] as $name) {
-                $add($name, $row['ingredient']);
-                $names[$row['ingredient']][] = rtrim($name, '~!');
+        foreach (Row::of($this->folder, 'names') as $row) {
+            foreach ($row->list('names') as $name) {
+                $add($name, $row->text('ingredient'));
+                $names[$row->text('ingredient')][] = rtrim($name, '~!');
             }
         }
-        foreach (Rows::of($this->folder, 'ignored') as $row) {
-            $key = Tokenizer::key($row['phrase']);
+        foreach (Row::of($this->folder, 'ignored') as $row) {
+            $key = Tokenizer::key($row->text('phrase'));
             $phrases[$key] ??= ['', 0];
             $words = explode(' ', $key);
             $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
@@ -128,11 +128,11 @@ final readonly class Foods
     public function groups(): array
     {
         $labels = $aliases = $closure = [];
-        foreach (Rows::of($this->folder, 'groups') as $row) {
-            $labels[$row['group']] = $row['label'];
-            $closure[$row['group']] = array_keys($this->closure([$row['group']]));
-            foreach ($row['aliases'] as $alias) {
-                $aliases[$alias] = $row['group'];
+        foreach (Row::of($this->folder, 'groups') as $row) {
+            $labels[$row->text('group')] = $row->text('label');
+            $closure[$row->text('group')] = array_keys($this->closure([$row->text('group')]));
+            foreach ($row->list('aliases') as $alias) {
+                $aliases[$alias] = $row->text('group');
             }
         }
 
@@ -143,8 +143,8 @@ final readonly class Foods
     public function forms(): array
     {
         $forms = [];
-        foreach (Rows::of($this->folder, 'forms') as $row) {
-            $forms[$row['ingredient']][$row['form']] = $row['becomes'];
+        foreach (Row::of($this->folder, 'forms') as $row) {
+            $forms[$row->text('ingredient')][$row->text('form')] = $row->text('becomes');
         }
 
         return $forms;

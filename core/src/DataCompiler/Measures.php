@@ -17,13 +17,13 @@ final readonly class Measures
     public function units(): array
     {
         $names = $sizes = [];
-        foreach (Rows::of($this->folder, 'units') as $row) {
-            foreach ($row['names'] as $name) {
-                Phrases::once(array_diff($names, [$row['unit']]), Tokenizer::key($name), "units.csv, {$row['unit']}");
-                $names[Tokenizer::key($name)] = $row['unit'];
+        foreach (Row::of($this->folder, 'units') as $row) {
+            foreach ($row->list('names') as $name) {
+                Phrases::once(array_diff($names, [$row->text('unit')]), Tokenizer::key($name), "units.csv, {$row->text('unit')}");
+                $names[Tokenizer::key($name)] = $row->text('unit');
             }
             foreach (Unit::SYSTEMS as $system) {
-                $sizes[$system][$row['unit']] = [$row['kind'], $row[$system]];
+                $sizes[$system][$row->text('unit')] = [$row->text('kind'), $row->number($system)];
             }
         }
 
@@ -34,12 +34,12 @@ final readonly class Measures
     public function measures(): array
     {
         $names = $sizes = [];
-        foreach (Rows::of($this->folder, 'measures') as $row) {
-            foreach ($row['names'] as $name) {
-                Phrases::once(array_diff($names, [$row['unit']]), Tokenizer::key($name), "measures.csv, {$row['unit']}");
-                $names[Tokenizer::key($name)] = $row['unit'];
+        foreach (Row::of($this->folder, 'measures') as $row) {
+            foreach ($row->list('names') as $name) {
+                Phrases::once(array_diff($names, [$row->text('unit')]), Tokenizer::key($name), "measures.csv, {$row->text('unit')}");
+                $names[Tokenizer::key($name)] = $row->text('unit');
             }
-            $sizes[$row['unit']] = [$row['kind'], ...$this->ordered($row, "measures.csv, {$row['unit']}")];
+            $sizes[$row->text('unit')] = [$row->text('kind'), ...$this->ordered($row, "measures.csv, {$row->text('unit')}")];
         }
 
         return ['names' => $names, 'sizes' => $sizes];
@@ -49,8 +49,8 @@ final readonly class Measures
     public function densities(): array
     {
         $result = [];
-        foreach (Rows::of($this->folder, 'densities') as $row) {
-            $result[$row['ingredient']][$row['form']] = $this->ordered($row, "densities.csv, {$row['ingredient']}");
+        foreach (Row::of($this->folder, 'densities') as $row) {
+            $result[$row->text('ingredient')][$row->text('form')] = $this->ordered($row, "densities.csv, {$row->text('ingredient')}");
         }
 
         return $result;
@@ -60,8 +60,8 @@ final readonly class Measures
     public function pieces(): array
     {
         $result = [];
-        foreach (Rows::of($this->folder, 'pieces') as $row) {
-            $result[$row['ingredient']]["{$row['unit']}:{$row['size']}"] = $this->ordered($row, "pieces.csv, {$row['ingredient']}");
+        foreach (Row::of($this->folder, 'pieces') as $row) {
+            $result[$row->text('ingredient')]["{$row->text('unit')}:{$row->text('size')}"] = $this->ordered($row, "pieces.csv, {$row->text('ingredient')}");
         }
 
         return $result;
@@ -71,8 +71,8 @@ final readonly class Measures
     public function uptake(): array
     {
         $result = [];
-        foreach (Rows::of($this->folder, 'uptake') as $row) {
-            $result[$row['ingredient']] = [$row['uptake'], $row['kind']];
+        foreach (Row::of($this->folder, 'uptake') as $row) {
+            $result[$row->text('ingredient')] = [$row->number('uptake'), $row->text('kind')];
         }
 
         return $result;
@@ -82,8 +82,8 @@ final readonly class Measures
     public function actives(): array
     {
         $result = [];
-        foreach (Rows::of($this->folder, 'actives') as $row) {
-            $result[$row['ingredient']][$row['substance']] = $this->ordered($row, "actives.csv, {$row['ingredient']}");
+        foreach (Row::of($this->folder, 'actives') as $row) {
+            $result[$row->text('ingredient')][$row->text('substance')] = $this->ordered($row, "actives.csv, {$row->text('ingredient')}");
         }
 
         return $result;
@@ -93,22 +93,19 @@ final readonly class Measures
     public function groupsWith(string $table): array
     {
         $groups = [];
-        foreach (Rows::of($this->folder, $table) as $row) {
-            if (str_starts_with($row['ingredient'], 'group:')) {
-                $groups[substr($row['ingredient'], 6)] = true;
+        foreach (Row::of($this->folder, $table) as $row) {
+            if (str_starts_with($row->text('ingredient'), 'group:')) {
+                $groups[substr($row->text('ingredient'), 6)] = true;
             }
         }
 
         return array_map(strval(...), array_keys($groups));
     }
 
-    /**
-     * @param  array<string, mixed>  $row
-     * @return array{float, float, float}
-     */
-    private function ordered(array $row, string $place): array
+    /** @return array{float, float, float} */
+    private function ordered(Row $row, string $place): array
     {
-        [$low, $best, $high] = [$row['low'], $row['best'], $row['high']];
+        [$low, $best, $high] = [$row->number('low'), $row->number('best'), $row->number('high')];
         if (! ($low >= 0 && $low <= $best && $best <= $high)) {
             throw new RuntimeException("$place: low, best and high are not in order.");
         }

@@ -17,10 +17,10 @@ final readonly class Phrases
     public function forms(): array
     {
         $phrases = $first = [];
-        foreach (Rows::of($this->folder, 'form-words') as $row) {
-            foreach ($row['words'] as $phrase) {
+        foreach (Row::of($this->folder, 'form-words') as $row) {
+            foreach ($row->list('words') as $phrase) {
                 $key = Tokenizer::key($phrase);
-                $phrases[$key][] = $row['form'];
+                $phrases[$key][] = $row->text('form');
                 $words = explode(' ', $key);
                 $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
             }

@@ -16,12 +16,12 @@ final readonly class Screens
     {
         $rules = [];
         $seen = [];
-        foreach (Rows::of($this->folder, 'rules') as $row) {
+        foreach (Row::of($this->folder, 'rules') as $row) {
             $rules[] = [
-                'id' => $row['code'].(($seen[$row['code']] = ($seen[$row['code']] ?? 0) + 1) === 1 ? '' : '-'.$seen[$row['code']]),
-                'words' => Phrases::keys($row['words']),
-                'unless' => Phrases::keys($row['unless']),
-            ] + $row;
+                'id' => $row->text('code').(($seen[$row->text('code')] = ($seen[$row->text('code')] ?? 0) + 1) === 1 ? '' : '-'.$seen[$row->text('code')]),
+                'words' => Phrases::keys($row->list('words')),
+                'unless' => Phrases::keys($row->list('unless')),
+            ] + $row->typed();
         }
 
         return $rules;
@@ -72,8 +72,8 @@ final readonly class Screens
     public function findings(): array
     {
         $result = [];
-        foreach (Rows::of($this->folder, 'findings') as $row) {
-            $result["{$row['code']}|{$row['about']}"][] = $row;
+        foreach (Row::of($this->folder, 'findings') as $row) {
+            $result["{$row->text('code')}|{$row->text('about')}"][] = $row->typed();
         }
 
         return $result;
@@ -83,8 +83,8 @@ final readonly class Screens
     public function exclusions(): array
     {
         $result = [];
-        foreach (Rows::of($this->folder, 'exclusions') as $row) {
-            $result[$row['condition']][] = ['unless' => Phrases::keys($row['unless'])] + $row;
+        foreach (Row::of($this->folder, 'exclusions') as $row) {
+            $result[$row->text('condition')][] = ['unless' => Phrases::keys($row->list('unless'))] + $row->typed();
         }
 
         return $result;
@@ -94,8 +94,8 @@ final readonly class Screens
     public function cross(): array
     {
         $result = [];
-        foreach (Rows::of($this->folder, 'cross') as $row) {
-            $result[$row['allergy']][] = ['unless' => Phrases::keys($row['unless'])] + $row;
+        foreach (Row::of($this->folder, 'cross') as $row) {
+            $result[$row->text('allergy')][] = ['unless' => Phrases::keys($row->list('unless'))] + $row->typed();
         }
 
         return $result;
@@ -105,15 +105,16 @@ final readonly class Screens
     public function swaps(): array
     {
         $result = $seen = [];
-        foreach (Rows::of($this->folder, 'swaps') as $n => $row) {
-            $in = implode(';', array_keys($row['in']));
-            foreach ($row['out'] as $out) {
-                $key = "$out, $in, {$row['job']}";
+        foreach (Row::of($this->folder, 'swaps') as $n => $row) {
+            $in = $row->ratios('in');
+            $with = implode(';', array_keys($in));
+            foreach ($row->list('out') as $out) {
+                $key = "$out, $with, {$row->text('job')}";
                 if (isset($seen[$key])) {
                     throw new RuntimeException('swaps.csv, row '.($n + 2).", column out: \"$key\" stands in row {$seen[$key]} too.");
                 }
                 $seen[$key] = $n + 2;
-                $result[$out][] = ['except' => $row['except'], 'in' => $row['in'], 'job' => $row['job'], 'rank' => $row['rank'], 'note' => $row['note'], 'source' => $row['source']];
+                $result[$out][] = ['except' => $row->list('except'), 'in' => $in, 'job' => $row->text('job'), 'rank' => $row->number('rank'), 'note' => $row->text('note'), 'source' => $row->text('source')];
             }
         }
 
@@ -124,20 +125,20 @@ final readonly class Screens
     public function breeds(): array
     {
         $result = [];
-        foreach (Rows::of($this->folder, 'breeds') as $row) {
+        foreach (Row::of($this->folder, 'breeds') as $row) {
             $entry = [
-                'breed' => $row['breed'],
-                'terrier' => $row['terrier'],
-                'research' => $row['research'],
-                'fragile' => $row['fragile'],
-                'note' => $row['note'],
-                'groups' => $row['group'],
-                'kgLow' => $row['kgLow'],
-                'kgHigh' => $row['kgHigh'],
-                'source' => $row['source'],
+                'breed' => $row->text('breed'),
+                'terrier' => $row->flag('terrier'),
+                'research' => $row->numberOrNull('research'),
+                'fragile' => $row->flag('fragile'),
+                'note' => $row->text('note'),
+                'groups' => $row->list('group'),
+                'kgLow' => $row->numberOrNull('kgLow'),
+                'kgHigh' => $row->numberOrNull('kgHigh'),
+                'source' => $row->text('source'),
             ];
-            foreach ([$row['breed'], ...$row['aliases']] as $name) {
-                Phrases::once($result, $name, "breeds.csv, {$row['breed']}");
+            foreach ([$row->text('breed'), ...$row->list('aliases')] as $name) {
+                Phrases::once($result, $name, "breeds.csv, {$row->text('breed')}");
                 $result[$name] = $entry;
             }
         }

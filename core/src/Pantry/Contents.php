@@ -29,12 +29,13 @@ final class Contents
             $found[$substance] = $content[1];
         }
 
+        $known = [];
         foreach ($found as $substance => $content) {
-            if ($content === null) {
-                unset($found[$substance]);
+            if ($content !== null) {
+                $known[$substance] = $content;
             }
         }
 
-        return $found;
+        return $known;
     }
 }
