@@ -21,7 +21,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type DoseRow array{code: string, substance: string, basis: string, caution: ?float, limit: ?float, unit: string, who: list<string>, message: string, advice: string, source: string}
  * @phpstan-type FindingRow array{code: string, about: string, level: string, when: array<string, list<string>>, trigger: string, message: string, advice: string, figure: string, source: string}
  * @phpstan-type TextureRow array{texture: string, moistureLow: ?float, moistureBest: ?float, moistureHigh: ?float, heated: bool, hard: bool, name: string, source: string}
- * @phpstan-type RoleRow array{word: string, role: string, process: string, joins: string, strained: bool, source: string}
+ * @phpstan-type RoleRow array{word: string, role: string, process: string, strained: bool, source: string}
  * @phpstan-type FeelRow array{below: float, feel: string, word: string, sign: string, density: float, made: string}
  * @phpstan-type HeatRow array{class: string, shapes: list<string>, textures: list<string>, thicknessMm: ?float, does: string, minutesLow: float, minutesHigh: float, celsius: ?float, celsiusLow: ?float, celsiusHigh: ?float, sign: string, source: string}
  * @phpstan-type CoreRow array{group: string, word: string, celsius: float, what: string, source: string}

@@ -48,7 +48,7 @@ final class Columns
         'pieces' => 'ingredient:food-or-group unit:piece-unit size:size? / low:number best:number high:number source:source',
         'plausible' => 'group:group nutrient:nutrient / low:number high:number unit:text source:source',
         'rescue-weights' => 'key:rescue-weight / weight:number meaning:text source:source',
-        'roles' => 'word:text / role:role process:process? joins:joins? strained:flag source:source',
+        'roles' => 'word:text / role:role process:process? strained:flag source:source',
         'rules' => 'code:id level:level emergency:flag groups:any-group; words:text?| unless:text?| when:when?; / message:text advice:text figure:text? source:source example:text',
         'sources' => 'source:text / name:text',
         'swaps' => 'out:food-or-group| in:parts?; job:job / except:food?| rank:number note:text? source:source',

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\DataCompiler;
 
-use MildBowl\Core\Baking\Parts\Joins;
 use MildBowl\Core\Baking\Parts\Role;
 use MildBowl\Core\Baking\Processes\Processes;
 use MildBowl\Core\Baking\Shapes\Shapes;
@@ -115,7 +114,6 @@ final class Vocabulary
             'medicine' => self::MEDICINES,
             'texture' => self::TEXTURES,
             'role' => Role::ids(),
-            'joins' => Joins::ids(),
             'process' => Processes::ids(),
             'shape' => Shapes::ids(),
             'about' => self::ABOUT,

@@ -113,7 +113,7 @@ final readonly class Judgement
             $pieces = array_sum(array_map(static fn (Lot $lot): float => $lot->batch->count->best, $lots->all));
             if ($asked->gramsPerPiece * $pieces > $part->keptGrams->high * (1 + 1e-9)) {
                 throw new PartsRefused(
-                    Figure::of($asked->gramsPerPiece).' g on each of '.Figure::of($pieces).' pieces is more than the '.Figure::of($part->keptGrams->high).' g there are: say at most '.Figure::of($part->keptGrams->high / max(1e-9, $pieces)).' g.',
+                    Figure::of($asked->gramsPerPiece).' g on each of '.Figure::of($pieces).' pieces is more than the '.Figure::atMost($part->keptGrams->high).' g there are: say at most '.Figure::atMost($part->keptGrams->high / max(1e-9, $pieces)).' g.',
                     "{$asked->path}/gramsPerPiece",
                 );
             }

@@ -10,12 +10,29 @@ final class Figure
     /** No false precision: three figures at most, and no decimals where they say nothing. */
     public static function of(float $value): string
     {
-        $decimals = match (true) {
+        return self::written($value, self::decimals($value));
+    }
+
+    /** The same for what may be reached and not gone over: never more than it is. */
+    public static function atMost(float $value): string
+    {
+        $decimals = self::decimals($value);
+
+        return self::written(floor($value * 10 ** $decimals) / 10 ** $decimals, $decimals);
+    }
+
+    private static function decimals(float $value): int
+    {
+        return match (true) {
             $value >= 100, floor($value) === $value => 0,
             $value >= 10 => 1,
             $value >= 0.1 => 2,
             default => 4,
         };
+    }
+
+    private static function written(float $value, int $decimals): string
+    {
         $text = number_format($value, $decimals, '.', '');
 
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;

@@ -275,6 +275,12 @@ it('pours fat off browned meat with its energy, and never more than runs off', f
         ->toEqualWithDelta(375, 0.01);
 });
 
+it('pours off as surely as the amount is known', function (): void {
+    $part = inParts('500–600 g minced beef', [], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]])['parts'][0];
+    $each = (880 - 5 * 8.5) / 500;
+    expect($part['kcal']['low'])->toEqualWithDelta(500 * $each, 0.01)->and($part['kcal']['high'])->toEqualWithDelta(600 * $each, 0.01)->and($part['keptGrams']['low'])->toEqualWithDelta(350, 0.01)->and($part['keptGrams']['high'])->toEqualWithDelta(450, 0.01);
+});
+
 it('cooks down to a stated mass: water leaves, nothing else', function (): void {
     $part = static fn (?float $grams): array => partsOf(inParts("Biscuits:\n300 g oat flour\n100 g water\nFor the glaze:\n300 g apple juice", [], $grams === null ? [] : ['parts' => [['section' => 'For the glaze', 'keeps' => ['grams' => $grams]]]]))['For the glaze'];
     expect($part(120)['keptGrams'])
@@ -328,6 +334,7 @@ it('refuses what cannot be said of a part, with the place', function (array $par
     }
 })->with([
     'keeps more than it holds' => [[['section' => 'For the frosting', 'keeps' => ['grams' => 900]]], '/recipe/parts/0/keeps/grams', 'It keeps 900 g, but holds'],
+    'a little more than it holds' => [[['section' => 'For the frosting', 'keeps' => ['grams' => 260.6]]], '/recipe/parts/0/keeps/grams', 'It keeps 261 g, but holds 256 g: say at most that.'],
     'two bodies' => [[['section' => 'For the cake', 'role' => 'body'], ['section' => 'For the frosting', 'role' => 'body']], '/recipe/parts/1/role', 'Two parts are the body'],
     'no body' => [[['section' => 'For the cake', 'role' => 'topping'], ['section' => 'For the frosting', 'role' => 'frosting'], ['section' => 'Broth', 'role' => 'topping']], '/recipe/parts/0/role', 'No part is the body'],
     'a share over the whole' => [[['section' => 'For the frosting', 'gramsPerPiece' => 90]], '/recipe/parts/0/gramsPerPiece', 'more than the'],
@@ -341,6 +348,29 @@ it('refuses what cannot be said of a part, with the place', function (array $par
     'nothing kept' => [[['section' => 'Broth', 'keeps' => ['grams' => 0]]], '/recipe/parts/0/keeps/grams', 'more than 0'],
 ]);
 
+it('takes as much as a refusal says it may be at most', function (): void {
+    always(40, static function (Generated $made): ?string {
+        [$blocks, $request] = blocksOf($made);
+        unset($request['portions'], $request['measured']);
+        $text = implode("\n\n", $blocks);
+        $part = answerTo(['recipe' => ['text' => $text]] + $request)['parts'][1];
+        foreach ([['gramsPerPiece', '/most ([\d.]+) g\.$/'], ['keeps', '/but holds ([\d.]+) g/']] as [$key, $most]) {
+            $say = static fn (float $grams): array => answerTo(
+                ['recipe' => ['text' => $text, 'parts' => [['section' => $part['section'], $key => $key === 'keeps' ? ['grams' => $grams] : $grams]]]] + $request
+            );
+            try {
+                $say(4999.0);
+            } catch (RequestRefused $refused) {
+                if (preg_match($most, $refused->getMessage(), $found) === 1 && (float) $found[1] > 0.0) {
+                    $say((float) $found[1]);
+                }
+            }
+        }
+
+        return null;
+    });
+});
+
 it('refuses no guess', function (string $text): void {
     expect(inParts($text)['parts'])->not->toBe([]);
 })->with([
@@ -349,6 +379,21 @@ it('refuses no guess', function (string $text): void {
     'a heading with no line' => ["For the cake:\nFrosting:\n200 g cream cheese"],
     'two broths that name each other' => ["Bone broth:\n1 l water\n100 g of the stock\nStock:\n1 l water\n100 g of the broth\nDough:\n200 g oat flour"],
 ]);
+
+it('takes a jelly for set and never heated, whatever comes of the rest, unless another role is said of it', function (): void {
+    $jelly = static fn (array $recipe): array => inParts("For the jelly:\n400 g water\n8 g gelatin\n1 egg", ['bake' => ['texture' => 'biscuit']], $recipe);
+    $codes = static fn (array $answer): array => array_column($answer['lines'][2]['findings'], 'code');
+    expect($jelly([])['parts'][0]['process'])->toBe('set')->and($codes($jelly([])))->toContain('raw-egg');
+    $beside = inParts("For the cake:\n200 g oat flour\n100 g water\nFor the jelly:\n400 g water\n8 g gelatin\n1 egg", [], ['parts' => [['section' => 'For the jelly', 'role' => 'filling']]]);
+    expect(partsOf($beside)['For the jelly']['process'])->toBe('oven')->and(array_column($beside['lines'][4]['findings'], 'code'))->not->toContain('raw-egg');
+});
+
+it('strains nothing but a broth by what the method says', function (): void {
+    foreach (['Wet', 'For the cake', 'For the jelly'] as $heading) {
+        $answer = inParts("$heading:\n200 g oat flour\n100 g water\nFrosting:\n100 g cream cheese", [], ['steps' => 'Strain the yogurt through a sieve.']);
+        expect(array_map(static fn (array $part): bool => $part['keeps']['strained'], $answer['parts']))->toBe([false, false], $heading);
+    }
+});
 
 it('takes the right word of a heading', function (string $heading, string $role): void {
     expect(partsOf(inParts("Dough:\n200 g oat flour\n100 g water\n\n$heading:\n50 g cream cheese"))[$heading]['role'] ?? 'body')->toBe($role);

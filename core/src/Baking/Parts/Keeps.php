@@ -8,9 +8,4 @@ namespace MildBowl\Core\Baking\Parts;
 final readonly class Keeps
 {
     public function __construct(public ?float $grams = null, public bool $strained = false, public bool $drained = false) {}
-
-    public function isEverything(): bool
-    {
-        return $this->grams === null && ! $this->strained && ! $this->drained;
-    }
 }

@@ -9,6 +9,7 @@ use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Reading\ReadRecipe;
 use MildBowl\Core\Values\Assumption;
+use MildBowl\Core\Values\Figure;
 
 /** The parts of one recipe: one body, and what is laid on it, goes into it or is made for it. */
 final readonly class Parts
@@ -134,7 +135,7 @@ final readonly class Parts
             $part = $parts[$n];
             $grams = $part->keeps->grams;
             if ($plan->asked?->path !== null && $plan->asked->keeps?->grams !== null && $grams !== null && $grams > $part->held()->high * (1 + 1e-9)) {
-                throw new PartsRefused('It keeps '.round($grams).' g, but holds '.round($part->held()->high).' g: say at most that.', "{$plan->asked->path}/keeps/grams");
+                throw new PartsRefused('It keeps '.Figure::of($grams).' g, but holds '.Figure::atMost($part->held()->high).' g: say at most that.', "{$plan->asked->path}/keeps/grams");
             }
         }
     }

@@ -71,7 +71,7 @@ final class Plan
                 // what was said of the whole recipe was right once; of what is left it need not be
                 return;
             }
-            if (array_filter($sections, $one->isOf(...)) === [] && ! ($one->section === null && in_array(null, $sections, true))) {
+            if (array_filter($sections, $one->isOf(...)) === []) {
                 $names = array_values(array_filter($sections, static fn (?string $section): bool => $section !== null));
                 throw new PartsRefused(
                     ($one->section === null ? 'No line stands without a heading' : "No line stands under \"{$one->section}\"").($names === [] ? ': this recipe has no headings.' : '. The headings are: '.implode('; ', $names).'.'),
