@@ -49,8 +49,12 @@ final readonly class Ration
         $findings = [];
         foreach (($doses ?? Doses::in($batch->pieceSubstances))->for($dog, $policy->garlic) as $dose) {
             [$limit, $finding] = self::byDose($dose, $dog, $batch, $budgetPieces, $budget->kcal, $energy->dailyKcal?->best);
-            array_push($limits, ...$limit === null ? [] : [$limit]);
-            array_push($findings, ...$finding === null ? [] : [$finding]);
+            if ($limit !== null) {
+                $limits[] = $limit;
+            }
+            if ($finding !== null) {
+                $findings[] = $finding;
+            }
         }
         if (TreatBudget::isTooYoung($dog)) {
             $limits[] = new Limit(Limit::AGE, 0.0);
@@ -69,12 +73,16 @@ final readonly class Ration
     private static function byDose(Dose $dose, Dog $dog, Batch $batch, ?float $budgetPieces, ?float $budgetKcal, ?float $dailyKcal): array
     {
         $perPiece = $batch->pieceSubstances[$dose->substance] ?? 0.0;
-        $pieces = $budgetPieces ?? 0.0;
-        $value = $dose->inUnit($perPiece * $pieces + $dose->already($dog), $batch->pieceKcal->best * $pieces + ($dog->alreadyToday['kcal'] ?? 0.0), $dog, $dailyKcal);
         $cap = $dose->capPerDay($dog, $budgetKcal, $dailyKcal);
         $limit = $cap === null ? null : new Limit($dose->code, max(0.0, $cap - $dose->already($dog)) / $perPiece, $dose, $cap, $perPiece);
+        $holds = $limit !== null && ($budgetPieces === null || $limit->piecesPerDay < $budgetPieces * (1 - 1e-9));
+        if (! $holds && $dose->caution === null) {
+            return [$limit, null];
+        }
+        $pieces = $budgetPieces ?? 0.0;
+        $value = $dose->inUnit($perPiece * $pieces + $dose->already($dog), $batch->pieceKcal->best * $pieces + ($dog->alreadyToday['kcal'] ?? 0.0), $dog, $dailyKcal);
         $level = match (true) {
-            $limit !== null && ($budgetPieces === null || $limit->piecesPerDay < $budgetPieces * (1 - 1e-9)) => Level::Limit,
+            $holds => Level::Limit,
             $dose->caution !== null && $value !== null && $value > $dose->caution * (1 + 1e-9) => Level::Caution,
             default => null,
         };

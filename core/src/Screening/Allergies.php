@@ -20,18 +20,24 @@ final class Allergies
     {
         $findings = [];
         foreach ($dog->allergies as $allergy) {
-            $findings[] = self::isCovered($food, $allergy, $policy)
+            $finding = self::isCovered($food, $allergy, $policy)
                 ? Saying::of('allergy', 'food')->finding($dog, ['{Food}' => $food->capitalised(), '{group}' => Groups::label($allergy)], "allergy-$allergy")
                 : Exclusion::byAllergy($allergy, $food, $dog, $says);
+            if ($finding !== null) {
+                $findings[] = $finding;
+            }
         }
         foreach ($dog->conditions as $condition) {
-            $findings[] = Exclusion::byCondition($condition, $food, $dog, $says);
+            $finding = Exclusion::byCondition($condition, $food, $dog, $says);
+            if ($finding !== null) {
+                $findings[] = $finding;
+            }
         }
         if ($dog->allowList !== null && ! $food->inGroup('liquid') && ! $food->isCoveredByAny($dog->allowList)) {
             $findings[] = Saying::of('not-on-list', 'food')->finding($dog, ['{Food}' => $food->capitalised()]);
         }
 
-        return array_values(array_filter($findings));
+        return $findings;
     }
 
     private static function isCovered(Ingredient $food, string $allergy, Policy $policy): bool

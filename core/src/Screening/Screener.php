@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Screening;
 
+use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\ReadLine;
@@ -17,7 +18,13 @@ final readonly class Screener
     /** Codes that tell nothing new of a product whose list is read. */
     private const SETTLED_BY_LABEL = ['nut-butter', 'cured-meat', 'food-colour', 'sweetened-check', 'pie-filling-check'];
 
-    public function __construct(private Circumstances $circumstances, private LineReader $reader) {}
+    /** @var list<Dog> who may not have some food that the others may */
+    private array $particular;
+
+    public function __construct(private Circumstances $circumstances, private LineReader $reader)
+    {
+        $this->particular = array_values(array_filter($circumstances->dogs, static fn (Dog $dog): bool => $dog->allergies !== [] || $dog->conditions !== [] || $dog->allowList !== null));
+    }
 
     /** @return list<Finding> */
     public function line(ReadLine $line, ?Range $grams): array
@@ -52,10 +59,8 @@ final readonly class Screener
         $findings = [];
         foreach ($foods as $food) {
             array_push($findings, ...Rule::findings($food, $says, $this->circumstances));
-            foreach ($this->circumstances->dogs as $dog) {
-                if ($dog->allergies !== [] || $dog->conditions !== [] || $dog->allowList !== null) {
-                    array_push($findings, ...Allergies::findings($food, $dog, $says, $this->circumstances->policy));
-                }
+            foreach ($this->particular as $dog) {
+                array_push($findings, ...Allergies::findings($food, $dog, $says, $this->circumstances->policy));
             }
         }
 
