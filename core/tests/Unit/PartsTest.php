@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Baking\Parts\Role;
 use MildBowl\Core\Baking\Processes\Processes;
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Tests\Support\Asking;
@@ -275,6 +276,24 @@ it('pours fat off browned meat with its energy, and never more than runs off', f
         ->toEqualWithDelta(375, 0.01);
 });
 
+it('pours off water and fat, so that what is left weighs what it is made of', function (): void {
+    foreach (['500 g minced beef', "400 g minced pork\n100 g cooked rice", '500 g lean turkey mince'] as $text) {
+        $answer = inParts($text, ['bake' => ['texture' => 'none'], 'cut' => ['shape' => 'pieces', 'count' => 10]], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]]);
+        $made = array_sum(array_intersect_key($answer['piece']['nutrients'], ['waterG' => 1, 'proteinG' => 1, 'fatG' => 1, 'carbohydrateG' => 1, 'ashG' => 1]));
+        expect(10 * $made)->toEqualWithDelta($answer['parts'][0]['keptGrams']['best'], 10, $text);
+    }
+});
+
+it('still asks for the label of what goes into a jelly besides its own broth', function (): void {
+    $answer = inParts("Bone broth:\n500 g chicken thighs\n1 l water\n\nFor the jelly:\n400 g of the broth\n8 g gelatin\n1 tbsp peanut butter\n1 stock cube\n\nDough:\n200 g oat flour\n100 ml broth");
+    $codes = array_map(static fn (array $line): array => array_column($line['findings'], 'level', 'code'), $answer['lines']);
+    expect($codes[4])->toHaveKey('nut-butter')->and($codes[5])->toContain('never')
+        // a broth that is not said to be this one came out of a carton
+        ->and($codes[7])->toContain('check-label')
+        ->and($codes[2])->not->toContain('check-label')
+        ->and(array_column($answer['parts'], 'process', 'section')['For the jelly'])->toBe('set');
+});
+
 it('pours off as surely as the amount is known', function (): void {
     $part = inParts('500–600 g minced beef', [], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]])['parts'][0];
     $each = (880 - 5 * 8.5) / 500;
@@ -347,6 +366,36 @@ it('refuses what cannot be said of a part, with the place', function (array $par
     'an unknown key' => [[['section' => 'Broth', 'rôle' => 'body']], '/recipe/parts/0/rôle', 'There are: section, role'],
     'nothing kept' => [[['section' => 'Broth', 'keeps' => ['grams' => 0]]], '/recipe/parts/0/keeps/grams', 'more than 0'],
 ]);
+
+it('has exactly one body, whatever is said that is not refused', function (): void {
+    $headings = ['For the cake:', ...array_slice(HEADINGS, 1), 'Bone broth:', 'Jelly:', 'Wet:'];
+    always(120, static function (Generated $made) use ($headings): ?string {
+        $request = $made->request();
+        $chosen = array_values(array_unique(array_map(static fn (): string => $made->one($headings), range(1, $made->number(1, 4)))));
+        $text = implode("\n\n", array_map(static fn (string $heading): string => "$heading\n".implode("\n", $made->lines(2)), $chosen));
+        $said = [];
+        foreach ($chosen as $heading) {
+            if ($made->number(0, 1) === 1) {
+                $said[] = ['section' => rtrim($heading, ':'), 'role' => $made->one(Role::ids())];
+            }
+        }
+        try {
+            $answer = answerTo(['recipe' => ['text' => $text, 'parts' => $said]] + $request);
+        } catch (RequestRefused) {
+            return null;
+        }
+        $bodies = count(array_filter($answer['parts'], static fn (array $part): bool => $part['role'] === 'body'));
+        $told = array_column($said, 'role', 'section');
+        foreach ($answer['parts'] as $part) {
+            $own = $told[$part['section'] ?? ''] ?? $part['role'];
+            if ($own !== $part['role'] && count($part['sections']) === 1 && ! ($bodies === 1 && $part['role'] === 'body')) {
+                return "{$part['section']} was said to be $own and is {$part['role']}";
+            }
+        }
+
+        return $bodies === 1 ? null : "$bodies bodies of ".implode(', ', $chosen).' by '.json_encode($said);
+    });
+});
 
 it('takes as much as a refusal says it may be at most', function (): void {
     always(40, static function (Generated $made): ?string {

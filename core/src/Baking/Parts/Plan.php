@@ -171,7 +171,8 @@ final class Plan
     private static function planned(array $sections, Role $role, ?AskedPart $said, array $into, bool $isStrained = false): Planned
     {
         $heading = Heading::of($sections[0]);
-        $isAsGuessed = $heading->role === $role;
+        // a jelly laid on a dough is set all the same
+        $isAsGuessed = $heading->role === $role || ($said?->role === null && $role === Role::Topping && $heading->role === Role::Body);
         $process = $said->process ?? ($isAsGuessed ? $heading->process : null);
         if ($process === null && ! in_array($role, [Role::Body, Role::Filling, Role::Dusting], true)) {
             $process = Processes::named($role === Role::Liquid ? 'hob' : 'none');
