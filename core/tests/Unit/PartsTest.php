@@ -276,6 +276,36 @@ it('pours fat off browned meat with its energy, and never more than runs off', f
         ->toEqualWithDelta(375, 0.01);
 });
 
+it('keeps back in a sieve what is solid, and lets through what runs', function (string $food, bool $stays): void {
+    $strained = static fn (string $lines): array => inParts("Dough:\n200 g oat flour\nBroth:\n1000 g water\n$lines", [], ['parts' => [['section' => 'Broth', 'keeps' => ['strained' => true]]]])['parts'][1];
+    expect($strained("100 g $food")['keptGrams']['best'])->toEqualWithDelta($stays ? 1000 : 1100, 0.1);
+})->with([
+    ['chicken breast', true],
+    ['chicken liver', true],
+    ['cod', true],
+    ['mussels', true],
+    ['egg', true],
+    ['cooked bones', true],
+    ['raw bones', true],
+    ['carrot', true],
+    ['apple', true],
+    ['lentils', true],
+    ['brown rice', true],
+    ['parsley', true],
+    ['apple juice', false],
+    ['milk', false],
+    ['honey', false],
+    ['olive oil', false],
+]);
+
+it('draws 5 to 20 kcal into 100 ml once for the whole pot, and never more than was in it', function (): void {
+    $broth = static fn (string $lines): array => inParts("Dough:\n200 g oat flour\nBroth:\n$lines", [], ['parts' => [['section' => 'Broth', 'keeps' => ['strained' => true]]]])['parts'][1]['kcal'];
+    $pot = $broth("1000 g water\n300 g chicken breast\n200 g carrot\n100 g celery");
+    expect($pot['low'])->toEqualWithDelta(49.95, 1e-6)->and($pot['best'])->toEqualWithDelta(124.875, 1e-6)->and($pot['high'])->toEqualWithDelta(199.8, 1e-6);
+    $thin = $broth("1000 g water\n20 g carrot");
+    expect($thin['high'])->toEqualWithDelta(20 * 0.41, 0.2)->and($thin['low'])->toEqualWithDelta($thin['high'], 0.2);
+});
+
 it('pours off water and fat, so that what is left weighs what it is made of', function (): void {
     foreach (['500 g minced beef', "400 g minced pork\n100 g cooked rice", '500 g lean turkey mince'] as $text) {
         $answer = inParts($text, ['bake' => ['texture' => 'none'], 'cut' => ['shape' => 'pieces', 'count' => 10]], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]]);
@@ -419,6 +449,16 @@ it('takes as much as a refusal says it may be at most', function (): void {
         return null;
     });
 });
+
+it('cuts the heaviest where no heading names what is cut, and a broth last of all', function (string $text, string $body): void {
+    expect(array_column(inParts($text)['parts'], 'section', 'role')['body'])->toBe($body);
+})->with([
+    ["Frosting:\n200 g cream cheese\nTopping:\n20 g carrot", 'Frosting'],
+    ["Topping:\n20 g carrot\nFrosting:\n200 g cream cheese", 'Frosting'],
+    ["Topping:\n220 g carrot\nFrosting:\n200 g cream cheese", 'Topping'],
+    ["Broth:\n1 l water\nTopping:\n20 g carrot", 'Topping'],
+    ["Topping:\n20 g carrot\nBroth:\n1 l water", 'Topping'],
+]);
 
 it('refuses no guess', function (string $text): void {
     expect(inParts($text)['parts'])->not->toBe([]);
