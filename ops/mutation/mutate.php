@@ -84,6 +84,10 @@ function judged(): array
             $judged[(string) $id] = trim($row);
         } else {
             $id = $row;
+            [$file, $code] = [...explode(' | ', $row, 3), ''];
+            if (! str_contains((string) @file_get_contents(__DIR__."/../../$file"), $code)) {
+                fwrite(STDERR, "equivalents.txt judges a line that is gone: $file | $code\n");
+            }
         }
     }
 

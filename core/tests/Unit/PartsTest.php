@@ -292,6 +292,7 @@ it('keeps back in a sieve what is solid, and lets through what runs', function (
     ['lentils', true],
     ['brown rice', true],
     ['parsley', true],
+    ['cinnamon', true],
     ['apple juice', false],
     ['milk', false],
     ['honey', false],
