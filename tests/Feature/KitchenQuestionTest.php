@@ -220,3 +220,35 @@ it('keeps the verdict of a label by this kitchen\'s own words', function (): voi
     $this->postJson('/api/names', ['words' => 'quay sweet', 'ingredient' => 'xylitol'])->assertCreated();
     expect($this->postJson('/api/products', ['name' => 'tub', 'ingredients' => 'oats, quay sweet'])->assertCreated()->json('worst'))->toBe('never');
 });
+
+it('judges a line by the newest wording of its product, and a raid too', function (): void {
+    keptDog('Quill');
+    $ask = static fn (): array => array_column(test()->postJson('/api/ask/formulate', ['recipe' => ['text' => "200 g oat flour\n2 tbsp quay butter"]])->assertOk()->json('lines.1.findings'), 'level');
+    $id = test()->postJson('/api/products', ['name' => 'quay butter', 'ingredients' => 'roasted peanuts'])->assertCreated()->json('id');
+    expect($ask())->not->toContain('never');
+    $this->travel(1)->days();
+    test()->patchJson("/api/products/$id", ['ingredients' => 'roasted peanuts, xylitol'])->assertOk();
+    expect($ask())->toContain('never');
+    $raid = test()->postJson('/api/ask/raid', ['dog' => Dog::query()->sole()->id, 'product' => ['id' => $id, 'grams' => 100]])->assertOk();
+    expect((string) $raid->getContent())->toContain('xylitol');
+    $this->travel(1)->days();
+    test()->patchJson("/api/products/$id", ['ingredients' => 'roasted peanuts, salt'])->assertOk();
+    expect($ask())->not->toContain('never');
+    test()->deleteJson("/api/products/$id")->assertNoContent();
+    test()->postJson('/api/ask/raid', ['dog' => Dog::query()->sole()->id, 'product' => ['id' => $id, 'grams' => 100]])->assertStatus(422)->assertJsonPath('path', '/product/id');
+});
+
+it('adds nothing of another kitchen', function (): void {
+    keptDog('Quill');
+    $ask = static fn (): array => test()->postJson('/api/ask/formulate', ['recipe' => ['text' => "200 g oat flour\n2 tbsp quay butter\n100 g quay grain"]])->assertOk()->json();
+    $before = $ask();
+    $other = Kitchen::factory()->create(['slug' => 'other-cottage']);
+    app(CurrentKitchen::class)->open($other);
+    OwnName::query()->create(['words' => 'quay grain', 'ingredient' => 'barley-flour']);
+    OwnFood::query()->create(['name' => 'quay butter', 'fields' => ['kcalPer100g' => 600, 'like' => 'peanut-butter']]);
+    Price::query()->create(['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 2.5]);
+    $product = Product::query()->create(['name' => 'quay butter']);
+    $product->readings()->create(['ingredients' => 'xylitol', 'read_on' => '2026-05-14', 'worst' => 'never', 'data_version' => 'x']);
+    $this->open('lock-cottage');
+    expect($ask())->toEqual($before);
+});
