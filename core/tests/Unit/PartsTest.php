@@ -251,6 +251,24 @@ it('makes a jelly of its own broth: strained of what is eaten by nobody, never o
     expect($whole['parts'][0]['keeps']['strained'])->toBeFalse()->and($whole['parts'][0]['kcal']['best'])->toBeGreaterThan(600);
 });
 
+it('takes the whole broth where a line names it without an amount, and no more of it than there is', function (): void {
+    $parts = static fn (string $line): array => partsOf(inParts("Bone broth:\n500 g chicken thighs\n1 l water\n\nFor the jelly:\n$line\n8 g gelatin", ['bake' => ['texture' => 'none']], ['steps' => 'Strain it.']));
+    ['Bone broth' => $broth, 'For the jelly' => $jelly] = $parts('the broth');
+    expect($jelly['doughGrams']['best'])
+        ->toEqualWithDelta($broth['keptGrams']['best'] + 8, 1e-6)
+        ->and($jelly['kcal']['best'])
+        ->toEqualWithDelta($broth['kcal']['best'] + 8 * 3.35, 0.5);
+    ['Bone broth' => $broth, 'For the jelly' => $half] = $parts('500 g of the broth');
+    expect($half['kcal']['best'] - 8 * 3.35)->toEqualWithDelta($broth['kcal']['best'] * 500 / $broth['keptGrams']['best'], 0.5);
+    $over = $parts('2000 g of the broth')['For the jelly'];
+    expect($over['doughGrams']['best'])->toEqualWithDelta(2008, 1e-6);
+});
+
+it('cooks a broth on the hob and leaves what is laid on a piece unheated, whatever the heading is called', function (string $role, string $process): void {
+    $answer = inParts("For the cake:\n200 g oat flour\n100 g water\nExtras:\n100 g milk\n1 egg", [], ['parts' => [['section' => 'Extras', 'role' => $role]]]);
+    expect(partsOf($answer)['Extras']['process'])->toBe($process);
+})->with([['liquid', 'hob'], ['topping', 'none'], ['frosting', 'none'], ['coating', 'none'], ['filling', 'oven'], ['dusting', 'oven']]);
+
 it('knows fruit that melts gelatin, unless heat has been at it', function (string $line, bool $melts): void {
     $answer = inParts("400 g water\n8 g gelatin\n$line", ['bake' => ['texture' => 'none']]);
     expect(in_array('gelatin-melts', array_column($answer['lines'][2]['findings'], 'code'), true))->toBe($melts);
