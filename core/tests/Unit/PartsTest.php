@@ -343,6 +343,32 @@ it('still asks for the label of what goes into a jelly besides its own broth', f
         ->and(array_column($answer['parts'], 'process', 'section')['For the jelly'])->toBe('set');
 });
 
+it('pours nothing off lean meat, and no more than there is of a crumb', function (string $text, bool $loses): void {
+    $kcal = static fn (array $parts): array => inParts($text, ['bake' => ['texture' => 'none']], $parts)['parts'][0]['kcal'];
+    $all = $kcal([]);
+    $left = $kcal(['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]]);
+    foreach (['low', 'best', 'high'] as $end) {
+        expect($left[$end] < $all[$end] - 1e-9)->toBe($loses)->and($left[$end])->toBeLessThanOrEqual($all[$end] + 1e-9);
+    }
+})->with([['500 g turkey breast', false], ['500 g minced beef', true], ['0.2 g minced beef', true], ['500 g oat flour', false]]);
+
+it('reads a frosting beside lines without a heading, and two jellies as one', function (): void {
+    $answer = inParts("200 g oat flour\n1 egg\n\nFrosting:\n100 g cream cheese\n1 egg");
+    expect(array_column($answer['parts'], 'role'))
+        ->toBe(['body', 'frosting'])
+        ->and(array_column($answer['lines'][1]['findings'], 'code'))
+        ->not->toContain('raw-egg')
+        ->and(array_column($answer['lines'][3]['findings'], 'code'))
+        ->toContain('raw-egg');
+    $jellies = inParts("Green jelly:\n200 g water\n4 g gelatin\nRed jelly:\n200 g water\n4 g gelatin", ['bake' => ['texture' => 'none']])['parts'];
+    expect(array_column($jellies, 'role'))->toBe(['body'])->and($jellies[0]['sections'])->toHaveCount(2);
+});
+
+it('lays so many grams on a piece of a part that weighs next to nothing', function (): void {
+    $part = partsOf(inParts("Dough:\n200 g oat flour\n100 g water\nDusting:\n0.8 g cinnamon", ['cut' => ['shape' => 'pieces', 'count' => 20]], ['parts' => [['section' => 'Dusting', 'gramsPerPiece' => 0.01]]]))['Dusting'];
+    expect($part['gramsPerPiece']['best'])->toEqualWithDelta(0.01, 1e-9);
+});
+
 it('pours off as surely as the amount is known', function (): void {
     $part = inParts('500–600 g minced beef', [], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]])['parts'][0];
     $each = (880 - 5 * 8.5) / 500;
