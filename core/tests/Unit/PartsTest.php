@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Baking\Bowl;
+use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Parts\CookedDown;
 use MildBowl\Core\Baking\Parts\Role;
 use MildBowl\Core\Baking\Processes\Processes;
+use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
@@ -383,6 +387,15 @@ it('cooks down to a stated mass: water leaves, nothing else', function (): void 
         ->toEqual($part(null)['kcal'])
         ->and($part(null)['keptGrams']['best'])
         ->toEqualWithDelta(300, 1e-9);
+});
+
+it('adds no water to what is said to weigh more than it does, in a recipe that was changed since', function (): void {
+    $kitchen = Kitchen::shipped();
+    $dough = Bowl::of($kitchen->reader->read("300 g apple juice\n100 g oat flour", ''), $kitchen)->dough;
+    foreach ([900.0, 400.0] as $grams) {
+        $left = new Dough(CookedDown::of($dough, $grams));
+        expect($left->grams->best)->toEqualWithDelta(400, 1e-9)->and($left->substances['waterG'])->toEqualWithDelta($dough->substances['waterG'], 1e-9);
+    }
 });
 
 it('dries a body until it weighs what was said', function (): void {
