@@ -252,3 +252,53 @@ it('adds nothing of another kitchen', function (): void {
     $this->open('lock-cottage');
     expect($ask())->toEqual($before);
 });
+
+it('puts the label on the line that a person bound to it, and on no other', function (): void {
+    $id = test()->postJson('/api/products', ['name' => 'Tideway tub no. 7', 'ingredients' => 'roasted peanuts, xylitol'])->assertCreated()->json('id');
+    $line = '2 tbsp peanut butter';
+    $ask = static fn (array $bound, string $text): array => array_map(
+        static fn (array $one): array => array_column($one['findings'], 'level'),
+        test()->postJson('/api/ask/formulate', ['recipe' => ['text' => $text], 'bound' => $bound])->assertOk()->json('lines'),
+    );
+    $text = "200 g oat flour\n$line";
+    expect($ask([], $text)[1])->not->toContain('never')
+        ->and($ask([['line' => $line, 'product' => $id]], $text)[1])->toContain('never')
+        ->and($ask([['line' => $line, 'product' => $id]], $text)[0])->not->toContain('never')
+        // the line has been written anew since
+        ->and($ask([['line' => $line, 'product' => $id]], "200 g oat flour\n3 tbsp peanut butter")[1])->not->toContain('never')
+        ->and($ask([['line' => $line, 'product' => 'gone']], $text)[1])->not->toContain('never')
+        ->and($ask([['line' => $line]], $text)[1])->not->toContain('never');
+});
+
+it('lets a portion go on for the dogs that are still at the table', function (): void {
+    $quill = keptDog('Quill')['id'];
+    $tiny = keptDog('Tiny', ['weightKg' => 4])['id'];
+    $portions = [['id' => 'p1', 'name' => 'small', 'dogs' => [$quill, $tiny], 'cut' => ['shape' => 'round', 'diameterMm' => 10, 'thicknessMm' => 5]]];
+    $id = keptRecipe(['portions' => $portions])['id'];
+    $dogs = static fn (): array => test()->postJson('/api/ask/formulate', ['recipe' => ['id' => $id]])->assertOk()->json('portions.0.dogs');
+    expect($dogs())->toBe(['Quill', 'Tiny']);
+    test()->patchJson("/api/dogs/$tiny", ['atTable' => false])->assertOk();
+    expect($dogs())->toBe(['Quill']);
+});
+
+it('takes a dog as it is described, on top of what is kept of it', function (): void {
+    $id = keptDog('Quill', ['allergies' => ['egg'], 'weightKg' => 12])['id'];
+    $ask = static fn (array $dogs): array => test()->postJson('/api/ask/formulate', ['recipe' => ['text' => "200 g oat flour\n1 egg"], 'dogs' => $dogs])->assertOk()->json();
+    $kept = $ask([$id]);
+    $heavier = $ask([['id' => $id, 'weightKg' => 24]]);
+    expect(array_column($heavier['lines'][1]['findings'], 'level'))
+        ->toContain('allergen')
+        ->and($heavier['rations'][0]['restingKcal'])
+        ->toBeGreaterThan($kept['rations'][0]['restingKcal'] * 1.5)
+        ->and($ask([['name' => 'Visitor', 'weightKg' => 12]])['rations'][0]['dog'])
+        ->toBe('Visitor');
+});
+
+it('brings a kitchen\'s own swap with its ratio and its note, and a dog\'s weighings into its profile', function (): void {
+    $id = keptDog('Quill')['id'];
+    test()->postJson('/api/own-swaps', ['out' => 'butter-salted', 'in' => 'coconut-oil', 'ratio' => 0.31, 'rating' => 'good', 'note' => 'quay trick'])->assertCreated();
+    $answer = (string) test()->postJson('/api/ask/swaps', ['recipe' => ['text' => "200 g oat flour\n100 g butter\n1 egg"], 'line' => 1])->assertOk()->getContent();
+    expect($answer)->toContain('Quay trick.')->toContain('"31 g coconut oil"');
+    test()->postJson("/api/dogs/$id/weighings", ['on' => now()->subDays(40)->format('Y-m-d'), 'kg' => 9.75])->assertCreated();
+    expect((string) test()->postJson('/api/ask/profile', ['dog' => $id])->assertOk()->getContent())->toContain('9.75');
+});

@@ -40,7 +40,9 @@ final readonly class Swap
         foreach ($own as $one) {
             if ($one->out === $food->id) {
                 $known = $swaps[$one->in] ?? null;
-                $swaps[$one->in] = new self($known->in ?? [$one->in => $one->ratio], $known->job ?? 'flavour', $one->rank(), $one->note !== '' ? $one->note : ($known->note ?? 'this kitchen\'s own'), $known->source ?? 'LABEL');
+                // where nobody said how much for how much, what is known of it is better than one for one
+                $in = $known === null || $one->ratio !== 1.0 ? [$one->in => $one->ratio] : $known->in;
+                $swaps[$one->in] = new self($in, $known->job ?? 'flavour', $one->rank(), $one->note !== '' ? $one->note : ($known->note ?? 'this kitchen\'s own'), $known->source ?? 'LABEL');
             }
         }
         $swaps = array_values($swaps);
