@@ -83,7 +83,7 @@ final readonly class Ration
         $value = $dose->inUnit($perPiece * $pieces + $dose->already($dog), $batch->pieceKcal->best * $pieces + ($dog->alreadyToday['kcal'] ?? 0.0), $dog, $dailyKcal);
         $level = match (true) {
             $holds => Level::Limit,
-            $dose->caution !== null && $value !== null && $value > $dose->caution * (1 + 1e-9) => Level::Caution,
+            $value !== null && $value > $dose->caution * (1 + 1e-9) => Level::Caution,
             default => null,
         };
 
