@@ -67,6 +67,34 @@ final class Dog extends Model
         'food_kcal_per_100g' => 'float', 'budget_percent' => 'float', 'at_table' => 'boolean', 'position' => 'integer', 'meals' => 'integer',
     ];
 
+    /** @return array<string, mixed> what core is told of it, by the keys of the contract; null where it is not known */
+    public function told(): array
+    {
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'weightKg' => $this->weight_kg,
+            'ageMonths' => $this->ageMonths(),
+            'sex' => $this->sex,
+            'neutered' => $this->neutered,
+            'bodyCondition' => $this->body_condition,
+            'activity' => $this->activity,
+            'breed' => $this->breed,
+            'expectedAdultWeightKg' => $this->expected_adult_weight_kg,
+            'stage' => $this->stage,
+            'teeth' => $this->teeth,
+            'eating' => $this->eating,
+            'allergies' => $this->allergies,
+            'allowList' => $this->allow_list,
+            'conditions' => $this->conditions,
+            'medicines' => $this->medicines,
+            'newIngredients' => $this->new_ingredients,
+            'dislikes' => $this->dislikes,
+            'foodKcalPer100g' => $this->food_kcal_per_100g,
+            'budgetPercent' => $this->budget_percent,
+        ];
+    }
+
     /** Age in months, on the kitchen's day or on another. */
     public function ageMonths(?CarbonImmutable $on = null): ?float
     {

@@ -5,14 +5,6 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Kitchen as KitchenModel;
-use App\Models\OwnFood;
-use App\Models\OwnName;
-use App\Models\OwnSwap;
-use App\Models\Price;
-use App\Models\Product;
-use App\Models\ProductReading;
-use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use MildBowl\Core\Contract\Node;
 use MildBowl\Core\Contract\OwnFoodReader;
 use MildBowl\Core\Kitchen\Kitchen;
@@ -26,6 +18,17 @@ use stdClass;
  */
 final class KitchenParts
 {
+    /** Every row of the kitchen that is asked for, as one list each: no model is made of what goes on as JSON. */
+    private const LISTS = [
+        'foods' => 'select json_agg(own order by own.name) from own_foods own where own.kitchen_id = kitchens.id',
+        'names' => 'select json_agg(own order by own.words) from own_names own where own.kitchen_id = kitchens.id',
+        'prices' => 'select json_agg(own order by own.ingredient) from prices own where own.kitchen_id = kitchens.id',
+        'swaps' => 'select json_agg(own order by own."out") from own_swaps own where own.kitchen_id = kitchens.id',
+        'products' => "select json_agg(json_build_object('id', own.id, 'name', own.name, 'ingredients', (".self::NEWEST.')) order by own.name) from products own where own.kitchen_id = kitchens.id',
+    ];
+
+    private const NEWEST = 'select one.ingredients from product_readings one where one.kitchen_id = own.kitchen_id and one.product_id = own.id order by one.created_at desc, one.id desc limit 1';
+
     /** @var array<string, mixed>|null worked out once a request */
     private ?array $parts = null;
 
@@ -89,38 +92,16 @@ final class KitchenParts
     /** @return array<string, list<stdClass>> */
     private function asked(): array
     {
-        $newest = ProductReading::query()->select('ingredients')->whereColumn('product_readings.product_id', 'products.id')->latest()->latest('id')->limit(1);
-        $row = KitchenModel::query()->whereKey($this->current->id())->toBase()->select([])->addSelect([
-            'foods' => self::list(OwnFood::query(), 'name'),
-            'names' => self::list(OwnName::query(), 'words'),
-            'prices' => self::list(Price::query(), 'ingredient'),
-            'swaps' => self::list(OwnSwap::query(), 'out'),
-            'products' => Product::query()->leftJoinLateral($newest, 'newest')
-                ->selectRaw("json_agg(json_build_object('id', products.id, 'name', products.name, 'ingredients', newest.ingredients) order by products.name)"),
-        ])->sole();
+        $query = KitchenModel::query()->whereKey($this->current->id())->toBase()->select([]);
+        foreach (self::LISTS as $key => $list) {
+            $query->selectRaw("($list) as \"$key\"");
+        }
         $rows = [];
-        foreach ((array) $row as $key => $json) {
+        foreach ((array) $query->sole() as $key => $json) {
             /** @var list<stdClass> $list */
             $list = json_decode(is_string($json) ? $json : '[]', false, 64, JSON_THROW_ON_ERROR);
             $rows[(string) $key] = $list;
         }
-
-        return $rows;
-    }
-
-    /**
-     * All rows of the kitchen as one list.
-     *
-     * @template T of Model
-     *
-     * @param  Builder<T>  $rows
-     * @return Builder<T>
-     */
-    private static function list(Builder $rows, string $order): Builder
-    {
-        $table = $rows->getModel()->getTable();
-
-        $rows->selectRaw("json_agg(\"$table\" order by \"$table\".\"$order\")");
 
         return $rows;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Http\Resources\DogResource;
 use App\Models\Dog;
 use App\Models\Recipe;
 use App\Models\Weighing;
@@ -12,7 +11,6 @@ use Illuminate\Database\Eloquent\Collection;
 use MildBowl\Core\Baking\Parts\Heading;
 use MildBowl\Core\Contract\Asks;
 use MildBowl\Core\Contract\Contract;
-use MildBowl\Core\Contract\DogReader;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Reading\ReadLine;
@@ -260,7 +258,7 @@ final class KitchenQuestion
 
     private static function dog(Dog $dog): stdClass
     {
-        return (object) array_filter(array_intersect_key((new DogResource($dog))->resolve(), array_flip(DogReader::KEYS)), static fn (mixed $one): bool => $one !== null);
+        return (object) array_filter($dog->told(), static fn (mixed $one): bool => $one !== null);
     }
 
     /**
