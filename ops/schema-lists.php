@@ -16,7 +16,7 @@ use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Dogs\Condition;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Stage;
-use MildBowl\Core\Feeding\Dose;
+use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Feeding\Limit;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Values\Level;
@@ -24,7 +24,7 @@ use MildBowl\Core\Values\Level;
 require __DIR__.'/../core/vendor/autoload.php';
 
 $levels = array_values(array_filter(array_column(Level::cases(), 'value'), static fn (string $level): bool => $level !== 'clear'));
-$limits = [Limit::BUDGET, ...array_values(array_unique(array_map(static fn (Dose $dose): string => $dose->code, Dose::all()))), Limit::NEW, Limit::AGE];
+$limits = [Limit::BUDGET, ...array_values(array_unique(array_map(static fn (Dose $dose): string => $dose->code, Doses::all()->rows))), Limit::NEW, Limit::AGE];
 $lists = [
     'textures' => Texture::ids(), 'conditions' => Condition::ids(), 'medicines' => Condition::medicineIds(), 'shapes' => Shapes::ids(),
     'roles' => Role::ids(), 'processes' => Processes::ids(), 'joins' => Joins::ids(), 'stages' => array_column(Stage::cases(), 'value'),
