@@ -409,6 +409,20 @@ it('dries a body until it weighs what was said', function (): void {
         ->toContain('raw-meat-unheated');
 });
 
+it('counts what was lost on the way before it fills hollows', function (): void {
+    $answer = inParts("100 g oat flour\n100 g water", ['cut' => ['shape' => 'mould', 'cavityMl' => 20, 'cavities' => 6], 'bake' => ['texture' => 'none'], 'measured' => ['wasteGrams' => 30]]);
+    expect($answer['piece']['count']['best'] * $answer['piece']['doughGrams']['best'] + $answer['batch']['leftGrams'])->toEqualWithDelta(170, 0.01);
+});
+
+it('dries each portion to its share of the weight that was said', function (): void {
+    $answer = inParts('500 g chicken breast, sliced', [
+        'bake' => ['texture' => 'jerky'],
+        'cut' => ['shape' => 'pieces', 'count' => 30],
+        'portions' => [['name' => 'small', 'dogs' => ['Quill'], 'share' => 0.25, 'cut' => ['shape' => 'pieces', 'count' => 20]]],
+    ], ['parts' => [['section' => null, 'process' => 'dried', 'keeps' => ['grams' => 180]]]]);
+    expect(array_map(static fn (array $one): float => $one['bakedGrams']['best'], $answer['portions']))->toEqualWithDelta([45.0, 135.0], 1e-6);
+});
+
 it('fills hollows and squares whole and tells what is left', function (float $flour, float $count, float $left): void {
     $answer = inParts("$flour g oat flour\n$flour g water", ['cut' => ['shape' => 'mould', 'cavityMl' => 20, 'cavities' => 6]]);
     $piece = $answer['piece']['doughGrams']['best'];
@@ -445,6 +459,7 @@ it('refuses what cannot be said of a part, with the place', function (array $par
     'two bodies' => [[['section' => 'For the cake', 'role' => 'body'], ['section' => 'For the frosting', 'role' => 'body']], '/recipe/parts/1/role', 'Two parts are the body'],
     'no body' => [[['section' => 'For the cake', 'role' => 'topping'], ['section' => 'For the frosting', 'role' => 'frosting'], ['section' => 'Broth', 'role' => 'topping']], '/recipe/parts/0/role', 'No part is the body'],
     'a share over the whole' => [[['section' => 'For the frosting', 'gramsPerPiece' => 90]], '/recipe/parts/0/gramsPerPiece', 'more than the'],
+    'a share over the whole, said of the second part' => [[['section' => 'For the cake', 'role' => 'body'], ['section' => 'For the frosting', 'gramsPerPiece' => 90]], '/recipe/parts/1/gramsPerPiece', 'more than the'],
     'an unknown section' => [[['section' => 'For the icing']], '/recipe/parts/0/section', 'The headings are: For the cake; For the frosting; Broth'],
     'twice the same' => [[['section' => 'Broth', 'role' => 'topping'], ['section' => 'broth:']], '/recipe/parts/1/section', 'say it once'],
     'a broth that goes into itself' => [[['section' => 'Broth', 'role' => 'liquid']], '/recipe/parts/0/role', 'goes into itself'],
