@@ -197,3 +197,37 @@ function always(int $times, callable $breaks): void
     }
     expect($broken)->toBe([]);
 }
+
+const HEADINGS = ['For the cake:', 'For the filling:', 'Frosting:', 'To dip:', 'Topping:', 'For dusting:'];
+
+/** @param  array<string, mixed>  $more  @return array<string, mixed> */
+function inParts(string $text, array $more = [], array $recipe = []): array
+{
+    return answerTo(
+        $more + [
+            'version' => 1,
+            'recipe' => ['text' => $text] + $recipe,
+            'cut' => ['shape' => 'square', 'sideMm' => 40, 'thicknessMm' => 20],
+            'bake' => ['texture' => 'cake'],
+            'dogs' => [['name' => 'Quill', 'weightKg' => 12, 'ageMonths' => 60]],
+        ]
+    );
+}
+
+/** @param  array<string, mixed>  $answer  @return array<string, array<string, mixed>> by heading */
+function partsOf(array $answer): array
+{
+    return array_column($answer['parts'], null, 'section');
+}
+
+/** A recipe by chance under headings of several roles, the body among them. @return array{list<string>, array<string, mixed>} its blocks, the rest of the request */
+function blocksOf(Generated $made): array
+{
+    $request = $made->request();
+    $headings = ['For the cake:', ...array_slice(HEADINGS, 1 + $made->number(0, 2), $made->number(1, 3))];
+    $blocks = array_map(static fn (string $heading): string => "$heading\n".implode("\n", $made->lines(3)), $headings);
+
+    return [$blocks, $request];
+}
+
+const CAKE = "For the cake:\n250 g oat flour\n100 g applesauce\n2 eggs\n\nFor the frosting:\n200 g cream cheese\n1 egg";

@@ -16,33 +16,25 @@ final readonly class Measures
     /** @return array{names: array<string, string>, sizes: array<string, array<string, array{string, float}>>} */
     public function units(): array
     {
-        $names = $sizes = [];
+        $sizes = [];
         foreach (Row::of($this->folder, 'units') as $row) {
-            foreach ($row->list('names') as $name) {
-                Phrases::once(array_diff($names, [$row->text('unit')]), Tokenizer::key($name), "units.csv, {$row->text('unit')}");
-                $names[Tokenizer::key($name)] = $row->text('unit');
-            }
             foreach (Unit::SYSTEMS as $system) {
                 $sizes[$system][$row->text('unit')] = [$row->text('kind'), $row->number($system)];
             }
         }
 
-        return ['names' => $names, 'sizes' => $sizes];
+        return ['names' => $this->names('units'), 'sizes' => $sizes];
     }
 
     /** @return array{names: array<string, string>, sizes: array<string, array{string, float, float, float}>} */
     public function measures(): array
     {
-        $names = $sizes = [];
+        $sizes = [];
         foreach (Row::of($this->folder, 'measures') as $row) {
-            foreach ($row->list('names') as $name) {
-                Phrases::once(array_diff($names, [$row->text('unit')]), Tokenizer::key($name), "measures.csv, {$row->text('unit')}");
-                $names[Tokenizer::key($name)] = $row->text('unit');
-            }
             $sizes[$row->text('unit')] = [$row->text('kind'), ...$this->ordered($row, "measures.csv, {$row->text('unit')}")];
         }
 
-        return ['names' => $names, 'sizes' => $sizes];
+        return ['names' => $this->names('measures'), 'sizes' => $sizes];
     }
 
     /** @return array<string, array<string, array{float, float, float}>> */
@@ -111,5 +103,19 @@ final readonly class Measures
         }
 
         return [$low, $best, $high];
+    }
+
+    /** @return array<string, string> unit by the keys of its names, none of which means two */
+    private function names(string $file): array
+    {
+        $names = [];
+        foreach (Row::of($this->folder, $file) as $row) {
+            foreach ($row->list('names') as $name) {
+                Phrases::once(array_diff($names, [$row->text('unit')]), Tokenizer::key($name), "$file.csv, {$row->text('unit')}");
+                $names[Tokenizer::key($name)] = $row->text('unit');
+            }
+        }
+
+        return $names;
     }
 }

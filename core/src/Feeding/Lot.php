@@ -12,6 +12,9 @@ use MildBowl\Core\Dogs\Dog;
 /** A share of one dough with its own cut and texture, for some of the dogs: large and hard for one, small and soft for another. */
 final readonly class Lot
 {
+    /** Those that a whole piece of it bears on. */
+    public Doses $doses;
+
     /**
      * @param  ?string  $name  null for what no portion was asked of
      * @param  list<Dog>  $dogs
@@ -24,7 +27,9 @@ final readonly class Lot
         public Texture $texture,
         public Batch $batch,
         public ?string $id = null,
-    ) {}
+    ) {
+        $this->doses = Doses::in($batch->pieceSubstances);
+    }
 
     public function isFor(Dog $dog): bool
     {

@@ -7,7 +7,6 @@ namespace MildBowl\Core\Judging;
 use MildBowl\Core\Baking\Bowl;
 use MildBowl\Core\Baking\Parts\PartsRefused;
 use MildBowl\Core\Dogs\Dog;
-use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Lots;
 use MildBowl\Core\Feeding\Ration;
@@ -68,15 +67,13 @@ final readonly class Judgement
         $policy = $question->kitchen->policy;
         $assumptions = self::assumedOfRecipe($question, $bowl, $lots);
         $foods = $bowl->foods();
-        $rations = $own = $bringers = $doses = [];
+        $rations = $own = $bringers = [];
         $lines = $screened->lines;
         foreach ($question->dogs as $dog) {
             $lot = $lots->for($dog);
             $served = new Served($lot->cut, $bowl->doughFor($dog), $dog->without === [] ? $foods : $bowl->foods($dog));
             $batch = $lot->batch->for($dog);
-            // a batch made for one dog alone is gone with it, and its number may be another's next
-            $known = $batch === $lot->batch ? $doses[spl_object_id($batch)] ??= Doses::in($batch->pieceSubstances) : null;
-            $ration = Ration::of($dog, $batch, $policy, $served->newTo($dog) !== [], $known);
+            $ration = Ration::of($dog, $batch, $policy, $served->newTo($dog) !== [], $batch === $lot->batch ? $lot->doses : null);
             foreach ($ration->doseFindings as $dose) {
                 foreach ($bringers[$dose->substance] ??= self::bringers($bowl, $dose->substance) as $line) {
                     $lines[$line][] = $dose->finding;
