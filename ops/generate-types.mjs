@@ -4,7 +4,7 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
 
 const target = 'resources/js/api/types.generated.ts'
-const names = ['formulate-request', 'formulate-answer', 'error', 'kitchen', 'choices', 'problem', 'read-request', 'read-answer', 'label-request', 'label-answer', 'raid-request', 'raid-answer', 'rule-book', 'label-shelf', 'rescue-request', 'rescue-answer', 'swaps-request', 'swaps-answer', 'dough-request', 'dough-answer', 'size-request', 'size-answer', 'scale-request', 'scale-answer', 'occasion-request', 'occasion-answer', 'week-request', 'week-answer', 'give-away-request', 'give-away-answer', 'profile-request', 'profile-answer']
+const names = ['formulate-request', 'formulate-answer', 'error', 'kitchen', 'choices', 'vocabulary', 'problem', 'read-request', 'read-answer', 'label-request', 'label-answer', 'raid-request', 'raid-answer', 'rule-book', 'label-shelf', 'rescue-request', 'rescue-answer', 'swaps-request', 'swaps-answer', 'dough-request', 'dough-answer', 'size-request', 'size-answer', 'scale-request', 'scale-answer', 'occasion-request', 'occasion-answer', 'week-request', 'week-answer', 'give-away-request', 'give-away-answer', 'profile-request', 'profile-answer']
 
 const load = (name) => JSON.parse(readFileSync(`schemas/${name}.json`, 'utf8'))
 

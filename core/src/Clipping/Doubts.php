@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Clipping;
 
 use MildBowl\Core\Keeping\ShelfLife;
+use MildBowl\Core\Reading\Place;
 use MildBowl\Core\Reading\RecipeReader;
 
 /** What a recipe says that deserves a question beside our own figures: heat, times, keeping, claims, corrections. */
@@ -17,12 +18,18 @@ final class Doubts
     /** @return list<Doubt> */
     public static function of(string $text, string $steps, RecipeReader $reader): array
     {
-        $doubts = [];
-        $rows = array_values(array_filter(array_map(trim(...), explode("\n", $text."\n".$steps)), static fn (string $row): bool => $row !== ''));
-        foreach ($rows as $row) {
-            foreach ([self::heat($row), self::correction($row), self::keeping($row, $text, $reader), self::claim($row)] as $question) {
-                if ($question !== null) {
-                    $doubts[] = new Doubt($row, $question);
+        $doubts = $rows = [];
+        foreach ([Place::TEXT => $text, Place::STEPS => $steps] as $in => $all) {
+            foreach (RecipeReader::rows($all) as $number => $row) {
+                $row = trim($row);
+                if ($row === '') {
+                    continue;
+                }
+                $rows[] = $row;
+                foreach ([self::heat($row), self::correction($row), self::keeping($row, $text, $reader), self::claim($row)] as $question) {
+                    if ($question !== null) {
+                        $doubts[] = new Doubt($row, $question, $number, $in);
+                    }
                 }
             }
         }

@@ -19,6 +19,8 @@ use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Judging\Question;
 use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Reading\ReadLine;
+use MildBowl\Core\Reading\RecipeReader;
+use MildBowl\Core\Reading\Unsure;
 use MildBowl\Core\Swaps\Jobs;
 use MildBowl\Core\Telling\Story;
 use MildBowl\Core\Values\Range;
@@ -26,7 +28,13 @@ use MildBowl\Core\Values\Range;
 /** Puts a judgement into the shape of the contract. */
 final readonly class JudgementPresenter
 {
-    public function __construct(private Question $question, private Judgement $judgement) {}
+    /** @var list<string> of the text as sent */
+    private array $rows;
+
+    public function __construct(private Question $question, private Judgement $judgement)
+    {
+        $this->rows = $question->explain ? RecipeReader::rows($question->text) : [];
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array
@@ -100,6 +108,7 @@ final readonly class JudgementPresenter
             $array['labels'] = $labels;
         }
         if ($this->question->explain) {
+            $spans = new Spans($this->rows, $line);
             $array['explain'] = [
                 'name' => $line->food?->name,
                 'measure' => $grams === null ? null : $this->question->kitchen->weigher()->measure($line, $grams),
@@ -108,7 +117,8 @@ final readonly class JudgementPresenter
                 'jobs' => $jobs,
                 'unread' => $line->unread,
                 'nearest' => $line->isUnderstood() ? [] : Nearest::to($line->food === null ? $line->text : implode(' ', $line->unread)),
-                'words' => array_map(static fn (array $word): array => ['text' => substr($line->clean, $word['from'], $word['length']), 'role' => $word['role']], $line->words),
+                'words' => array_map(static fn (array $word): array => ['text' => substr($line->clean, $word['from'], $word['length']), 'role' => $word['role'], 'span' => $spans->of($word['from'], $word['length'])], $line->words),
+                'unsure' => array_map(static fn (Unsure $one): array => ['span' => $spans->of($one->from, strlen($one->written)), 'question' => $one->question(), 'instead' => $one->instead], Unsure::of($line)),
             ];
         }
 

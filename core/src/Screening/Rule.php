@@ -102,13 +102,20 @@ final readonly class Rule
     public static function forbidNaming(string $words, Lexicon $lexicon): bool
     {
         $id = $lexicon->idOf($words);
-        foreach ($id === null || ! isset(Compiled::tables()['entries'][$id]) ? [] : self::about(Ingredient::shipped($id)) as $rule) {
-            if ($rule['level'] === Level::Never->value && $rule['groups'] !== ['*']) {
-                return true;
-            }
-        }
 
-        return false;
+        return $id !== null && isset(Compiled::tables()['entries'][$id]) && self::never(Ingredient::shipped($id)) !== [];
+    }
+
+    /** Whether a food may never go in whatever else its line says. */
+    public static function forbid(Ingredient $food): bool
+    {
+        return array_filter(self::never($food), static fn (array $rule): bool => $rule['words'] === []) !== [];
+    }
+
+    /** @return array<int, RuleRow> rows by which a food may never go in, for itself and not for its form */
+    private static function never(Ingredient $food): array
+    {
+        return array_filter(self::about($food), static fn (array $rule): bool => $rule['level'] === Level::Never->value && $rule['groups'] !== ['*']);
     }
 
     private function finding(Ingredient $food, ?Dog $dog): Finding
