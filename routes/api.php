@@ -26,6 +26,7 @@ foreach (Contract::names() as $question) {
     Route::post($question, [CoreController::class, 'ask'])->name($question);
 }
 Route::get('rules', [CoreController::class, 'rules'])->name('rules');
+Route::get('vocabulary', [CoreController::class, 'vocabulary'])->name('vocabulary');
 Route::get('search', [CoreController::class, 'search'])->name('search');
 Route::get('label-shelf', LabelShelfController::class)->name('label-shelf');
 Route::get('up', UpController::class)->name('up');

@@ -88,7 +88,7 @@ it('sends the page with a policy that keeps it on this machine', function (): vo
 
 it('answers every read in the shape that is published', function (string $path, string $schema): void {
     expect(schemaErrors(json_decode((string) $this->getJson($path)->assertOk()->getContent()), $schema))->toBe('');
-})->with([['/api/choices', 'choices.json'], ['/api/kitchen', 'kitchen.json']]);
+})->with([['/api/choices', 'choices.json'], ['/api/vocabulary', 'vocabulary.json'], ['/api/kitchen', 'kitchen.json']]);
 
 it('changes the house rules and refuses impossible ones', function (): void {
     $this->patchJson('/api/kitchen', ['garlic' => 'measured', 'energySchool' => 'nrc', 'budgetPercent' => 6])

@@ -9,6 +9,7 @@ use Illuminate\Http\Response;
 use MildBowl\Core\Contract\Contract;
 use MildBowl\Core\Contract\Json;
 use MildBowl\Core\Contract\Presenter;
+use MildBowl\Core\Contract\Vocabulary;
 use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Telling\RuleBook;
 
@@ -24,6 +25,11 @@ final class CoreController
     public function rules(): Response
     {
         return self::json(Presenter::object(RuleBook::shipped()));
+    }
+
+    public function vocabulary(): Response
+    {
+        return self::json(Vocabulary::all());
     }
 
     /** The three foods whose names come nearest to some words. */
