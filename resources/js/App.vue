@@ -70,7 +70,7 @@ void kitchen.open()
                 </router-link>
             </nav>
             <div class="rail__end">
-                <button type="button" class="rail__raid" @click="raided = true"><v-icon :icon="mdiAlertOctagonOutline" size="20" aria-hidden="true" /><span>It ate something</span></button>
+                <button type="button" class="rail__raid" aria-label="It ate something" @click="raided = true"><v-icon :icon="mdiAlertOctagonOutline" size="20" aria-hidden="true" /><span>It ate something</span></button>
                 <v-btn class="rail__keys" icon aria-label="Keys that work here" @click="showsKeys = true"><v-icon :icon="mdiKeyboardOutline" /></v-btn>
                 <v-btn icon :aria-label="isNight ? 'Turn the light on' : 'Dim the light'" @click="turnLight"><v-icon :icon="isNight ? mdiWhiteBalanceSunny : mdiWeatherNight" /></v-btn>
             </div>

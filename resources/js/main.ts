@@ -2,10 +2,15 @@ import '@fontsource-variable/fraunces/index.css'
 import '@fontsource-variable/nunito-sans/index.css'
 import 'vuetify/styles'
 import './styles.css'
-import { createPinia } from 'pinia'
+import './bench/paper.css'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { layBench } from './bench/layBench'
+import { createKitchen, KITCHEN } from './kitchen/useKitchen'
 import { router } from './router'
 import { vuetify } from './ui/vuetify'
 
-createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app')
+const app = createApp(App)
+app.provide(KITCHEN, createKitchen())
+layBench(app)
+app.use(router).use(vuetify).mount('#app')

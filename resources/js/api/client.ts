@@ -1,7 +1,7 @@
 import type { AskedDough, AskedLabel, AskedOccasion, AskedProfile, AskedRaid, AskedRecipe, AskedRescue, AskedScale, AskedSize, AskedSwaps, AskedWeek } from './asked'
 import type {
-    Choices, ConfirmationRecord, Dog, FormulateAnswer, KeptFood, KeptName, Kitchen, LabelAnswer, LabelShelf, Offer, OpenKitchen, OwnFood, Problem, Product, RaidAnswer, ReadAnswer,
-    DoughAnswer, GiveAwayAnswer, OccasionAnswer, ProfileAnswer, ScaleAnswer, SizeAnswer, WeekAnswer, Weighing, KeptPrice, KeptSwap, OwnSwap, Price, Recipe, RescueAnswer, RuleBook, SwapsAnswer,
+    Choices, ConfirmationRecord, Dog, FormulateAnswer, Kitchen, LabelAnswer, LabelShelf, Offer, OpenKitchen, Problem, RaidAnswer, ReadAnswer,
+    DoughAnswer, GiveAwayAnswer, OccasionAnswer, ProfileAnswer, ScaleAnswer, SizeAnswer, WeekAnswer, Recipe, RescueAnswer, RuleBook, SwapsAnswer, Vocabulary,
 } from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
@@ -51,26 +51,25 @@ export interface ProductFields { name?: string, number?: string | null, ingredie
 export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'dogId' | 'recipeTitle' | 'words'>
 export type KitchenFields = Partial<Kitchen['policy'] & Pick<Kitchen, 'name' | 'amountsAs' | 'temperature' | 'ovenFan' | 'timezone'> & { trayWidthMm: number, trayLengthMm: number, trayGapMm: number, traysAtOnce: number }>
 
+export interface NameFields { words: string, ingredient: string }
+
+/** Things of one kind, where the kitchen keeps them. */
+export function kept<T, F>(path: string) {
+    return {
+        all: () => ask<T[]>('GET', path),
+        one: (id: string) => ask<T>('GET', `${path}/${id}`),
+        add: (fields: F) => ask<T>('POST', path, fields),
+        change: (id: string, fields: F) => ask<T>('PATCH', `${path}/${id}`, fields),
+        remove: (id: string) => ask<undefined>('DELETE', `${path}/${id}`),
+    }
+}
+
 export const api = {
     kitchen: () => ask<OpenKitchen>('GET', 'kitchen'),
     changeKitchen: (fields: KitchenFields) => ask<Kitchen>('PATCH', 'kitchen', fields),
     choices: () => ask<Choices>('GET', 'choices'),
+    vocabulary: () => ask<Vocabulary>('GET', 'vocabulary'),
     setTable: (dogs: string[]) => ask<Dog[]>('PUT', 'table', { dogs }),
-    dog: (id: string) => ask<Dog>('GET', `dogs/${id}`),
-    addDog: (fields: DogFields) => ask<Dog>('POST', 'dogs', fields),
-    changeDog: (id: string, fields: DogFields) => ask<Dog>('PATCH', `dogs/${id}`, fields),
-    removeDog: (id: string) => ask<undefined>('DELETE', `dogs/${id}`),
-    addRecipe: (fields: RecipeFields) => ask<Recipe>('POST', 'recipes', fields),
-    changeRecipe: (id: string, fields: RecipeFields) => ask<Recipe>('PATCH', `recipes/${id}`, fields),
-    removeRecipe: (id: string) => ask<undefined>('DELETE', `recipes/${id}`),
-    addProduct: (fields: ProductFields) => ask<Product>('POST', 'products', fields),
-    changeProduct: (id: string, fields: ProductFields) => ask<Product>('PATCH', `products/${id}`, fields),
-    removeProduct: (id: string) => ask<undefined>('DELETE', `products/${id}`),
-    addName: (words: string, ingredient: string) => ask<KeptName>('POST', 'names', { words, ingredient }),
-    removeName: (id: string) => ask<undefined>('DELETE', `names/${id}`),
-    addFood: (food: OwnFood) => ask<KeptFood>('POST', 'foods', food),
-    removeFood: (id: string) => ask<undefined>('DELETE', `foods/${id}`),
-    confirmations: () => ask<ConfirmationRecord[]>('GET', 'confirmations'),
     confirm: (fields: ConfirmationFields) => ask<ConfirmationRecord>('POST', 'confirmations', fields),
     takeBack: (id: string) => ask<ConfirmationRecord>('DELETE', `confirmations/${id}`),
     shelf: (query: { number?: string, name?: string }) => ask<LabelShelf>('GET', `label-shelf?${new URLSearchParams(query).toString()}`),
@@ -86,13 +85,6 @@ export const api = {
     week: (question: AskedWeek, signal?: AbortSignal) => ask<WeekAnswer>('POST', 'ask/week', question, signal),
     giveAway: (question: AskedRecipe) => ask<GiveAwayAnswer>('POST', 'ask/give-away', question),
     profile: (question: AskedProfile, signal?: AbortSignal) => ask<ProfileAnswer>('POST', 'ask/profile', question, signal),
-    weighings: (dog: string) => ask<Weighing[]>('GET', `dogs/${dog}/weighings`),
-    addWeighing: (dog: string, on: string, kg: number) => ask<Weighing>('POST', `dogs/${dog}/weighings`, { on, kg }),
-    removeWeighing: (dog: string, id: string) => ask<undefined>('DELETE', `dogs/${dog}/weighings/${id}`),
-    rateSwap: (swap: OwnSwap) => ask<KeptSwap>('POST', 'own-swaps', swap),
-    removeSwap: (id: string) => ask<undefined>('DELETE', `own-swaps/${id}`),
-    addPrice: (price: Price) => ask<KeptPrice>('POST', 'prices', price),
-    removePrice: (id: string) => ask<undefined>('DELETE', `prices/${id}`),
     rules: () => ask<RuleBook>('GET', 'rules'),
     search: (words: string) => ask<Offer[]>('GET', `search?${new URLSearchParams({ words }).toString()}`),
     formulate: (question: AskedRecipe, signal?: AbortSignal) => ask<FormulateAnswer>('POST', 'ask/formulate', question, signal),

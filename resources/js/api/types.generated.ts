@@ -464,10 +464,21 @@ export interface AnswerLine {
         words: {
             text: string
             role: 'amount' | 'ingredient' | 'form' | 'unread'
+            /**
+             * first code point of the row, and the one after the last
+             *
+             * @minItems 2
+             * @maxItems 2
+             */
+            span: number[]
         }[]
         nearest: Offer[]
         poison: string[]
         jobs: string[]
+        /**
+         * numbers that can be meant in two ways; the first meaning is taken
+         */
+        unsure: Unsure[]
     }
     /**
      * row of the text as sent, from 0
@@ -513,6 +524,23 @@ export interface Offer {
     ingredient: string
     name: string
     reason: string
+}
+
+export interface Unsure {
+    /**
+     * first code point of the row, and the one after the last
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: number[]
+    question: string
+    /**
+     * what may be written for it, as it is taken now first
+     *
+     * @minItems 2
+     */
+    instead: string[]
 }
 
 export interface Part {
@@ -646,6 +674,11 @@ export interface AnswerExplain {
 export interface Doubt {
     text: string
     question: string
+    /**
+     * row of the text as it stands, from 0; null when it is about several rows
+     */
+    row: number | null
+    in: 'text' | 'steps' | null
 }
 
 export interface PortionOfBatch {
@@ -1088,6 +1121,22 @@ export interface Feel {
     feel: string
     word: string
     below: number
+}
+
+/**
+ * words to be offered while a recipe is written
+ */
+
+export interface Vocabulary {
+    foods: FoodName[]
+    units: string[]
+    forms: string[]
+    dataVersion: string
+}
+
+export interface FoodName {
+    name: string
+    ingredient: string
 }
 
 export interface Problem {

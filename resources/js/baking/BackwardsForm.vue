@@ -2,23 +2,26 @@
 import { computed, reactive, ref } from 'vue'
 import { api } from '../api/client'
 import type { Cut, SizeAnswer, SizeRequest } from '../api/types.generated'
+import { useQuestion } from '../bench/useQuestion'
 import { useSheet, type Portion } from '../bench/useSheet'
 import { useKitchen } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 
 /** Backwards: so many a day for this dog and that one, for so many days; what size, and how much dough? */
 const emit = defineEmits<{ take: [portions: Portion[], factor: number] }>()
 const kitchen = useKitchen()
-const { sheet, question } = useSheet()
-const wishes = reactive<Record<string, string>>({})
-const days = ref('7')
-const thickness = ref('')
-const asked = computed(() => kitchen.atTable.map((dog) => ({ dog: dog.id, piecesPerDay: Number((wishes[dog.id] ?? '').replace(',', '.')) })).filter((one) => one.piecesPerDay > 0))
+const { sheet } = useSheet()
+const { question } = useQuestion()
+const wishes = reactive<Record<string, number | null>>({})
+const days = ref<number | null>(7)
+const thickness = ref<number | null>(null)
+const asked = computed(() => kitchen.atTable.map((dog) => ({ dog: dog.id, piecesPerDay: wishes[dog.id] ?? 0 })).filter((one) => one.piecesPerDay > 0))
 /** The cut with what is asked for left open. */
 function openCut(cut: Cut | null | undefined): SizeRequest['cut'] {
     const sizes = (cut ?? {}) as unknown as Record<string, number>
-    const thick = Number(thickness.value.replace(',', '.')) || sizes['thicknessMm'] || null
+    const thick = thickness.value ?? sizes['thicknessMm'] ?? null
     const kept = ['sheetWidthMm', 'sheetLengthMm', 'depthMm', 'sliceMm', 'cavities'].filter((key) => key in sizes).map((key) => [key, sizes[key]])
 
     return { shape: cut?.shape ?? 'round', ...('thicknessMm' in sizes && thick !== null ? { thicknessMm: thick } : {}), ...Object.fromEntries(kept) as object }
@@ -32,7 +35,7 @@ const { answer, problem, stale } = useAsked<SizeAnswer>({
         const { cut, portions, ...rest } = whole
         void portions
 
-        return api.size({ ...rest, cut: openCut(cut), wishes: asked.value, days: Math.max(1, Math.round(Number(days.value) || 1)) }, signal)
+        return api.size({ ...rest, cut: openCut(cut), wishes: asked.value, days: days.value ?? 1 }, signal)
     },
 })
 const solution = computed(() => answer.value?.possible === true ? answer.value : answer.value?.ifCleared ?? null)
@@ -59,9 +62,9 @@ function take(): void {
         <p v-if="kitchen.atTable.length === 0">No dog is at the table yet: seat one above.</p>
         <p class="hint">Say how many a day and for how long; the size and the dough follow.</p>
         <div class="fields">
-            <label v-for="dog in kitchen.atTable" :key="dog.id" class="plain plain--short"><span>{{ dog.name }}, a day</span><input v-model="wishes[dog.id]" inputmode="decimal" /></label>
-            <label class="plain plain--short"><span>days</span><input v-model="days" inputmode="numeric" /></label>
-            <label v-if="'thicknessMm' in sheet.cut" class="plain plain--short"><span>rolled to, mm</span><input v-model="thickness" inputmode="decimal" :placeholder="String(sheet.cut.thicknessMm)" /></label>
+            <NumberField v-for="dog in kitchen.atTable" :key="dog.id" :label="`${dog.name}, a day`" :value="wishes[dog.id] ?? null" :above="0" of="low" live @meant="wishes[dog.id] = $event" />
+            <NumberField label="days" :value="days" :least="1" :most="365" whole live @meant="days = $event" />
+            <NumberField v-if="'thicknessMm' in sheet.cut" label="rolled to, mm" :placeholder="String(sheet.cut.thicknessMm)" :value="thickness" :above="0" live @meant="thickness = $event" />
         </div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <div v-if="answer !== null" role="status" class="studio__answer">

@@ -2,27 +2,26 @@
 import { computed, reactive, ref } from 'vue'
 import { api } from '../api/client'
 import type { ScaleAnswer, ScaleBy } from '../api/types.generated'
+import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
+import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 
 /** The same recipe larger or smaller, in amounts a kitchen can measure. Nothing changes until it is taken. */
-const { sheet, answer: bench, question, takeSwap, scaleParts } = useSheet()
+const { sheet, takeSwap, scaledParts } = useSheet()
+const { answer: bench, question } = useQuestion()
 const WAYS = [['factor', 'times'], ['pieces', 'pieces'], ['days', 'days for these dogs'], ['tin', 'a tin'], ['atHand', 'what is at hand']] as const
 const way = ref<typeof WAYS[number][0]>('factor')
-const form = reactive({ number: '', widthMm: '', lengthMm: '', depthMm: '', line: 0, grams: '' })
-
-function number(text: string): number {
-    return Number(text.replace(',', '.'))
-}
+const form = reactive({ number: null as number | null, widthMm: null as number | null, lengthMm: null as number | null, depthMm: null as number | null, line: 0, grams: null as number | null })
 
 const by = computed<ScaleBy | null>(() => {
     switch (way.value) {
-        case 'factor': return number(form.number) > 0 ? { factor: number(form.number) } : null
-        case 'pieces': return number(form.number) >= 1 ? { pieces: Math.round(number(form.number)) } : null
-        case 'days': return number(form.number) >= 1 ? { days: Math.round(number(form.number)) } : null
-        case 'tin': return number(form.widthMm) > 0 && number(form.depthMm) > 0 ? { tin: form.lengthMm === '' ? { diameterMm: number(form.widthMm), depthMm: number(form.depthMm) } : { widthMm: number(form.widthMm), lengthMm: number(form.lengthMm), depthMm: number(form.depthMm) } } : null
-        default: return number(form.grams) > 0 ? { atHand: { line: form.line, grams: number(form.grams) } } : null
+        case 'factor': return form.number === null ? null : { factor: form.number }
+        case 'pieces': return form.number === null ? null : { pieces: Math.max(1, Math.round(form.number)) }
+        case 'days': return form.number === null ? null : { days: Math.max(1, Math.round(form.number)) }
+        case 'tin': return form.widthMm === null || form.depthMm === null ? null : { tin: form.lengthMm === null ? { diameterMm: form.widthMm, depthMm: form.depthMm } : { widthMm: form.widthMm, lengthMm: form.lengthMm, depthMm: form.depthMm } }
+        default: return form.grams === null ? null : { atHand: { line: form.line, grams: form.grams } }
     }
 })
 
@@ -36,10 +35,9 @@ const { answer, problem, stale } = useAsked<ScaleAnswer>({
 })
 
 function take(text: string, factor: number): void {
-    takeSwap(text, sheet.value.steps, `${figure(factor)} times the recipe`)
-    scaleParts(factor)
-    form.number = ''
-    form.grams = ''
+    takeSwap(text, sheet.value.steps, { parts: scaledParts(factor) })
+    form.number = null
+    form.grams = null
     answer.value = null
 }
 </script>
@@ -49,15 +47,15 @@ function take(text: string, factor: number): void {
         <h2 id="scale-title">Larger or smaller</h2>
         <div class="switch" role="group" aria-label="Scale by"><button v-for="[key, label] in WAYS" :key="key" type="button" :aria-pressed="way === key" @click="way = key">{{ label }}</button></div>
         <div class="fields">
-            <label v-if="['factor', 'pieces', 'days'].includes(way)" class="plain plain--short"><span>{{ WAYS.find(([key]) => key === way)?.[1] }}</span><input v-model="form.number" inputmode="decimal" /></label>
+            <NumberField v-if="['factor', 'pieces', 'days'].includes(way)" :key="way" :label="WAYS.find(([key]) => key === way)?.[1] ?? ''" :value="form.number" :above="0" :whole="way !== 'factor'" of="low" live @meant="form.number = $event" />
             <template v-else-if="way === 'tin'">
-                <label class="plain"><span>wide, or across, mm</span><input v-model="form.widthMm" inputmode="decimal" /></label>
-                <label class="plain"><span>long, mm; empty: round</span><input v-model="form.lengthMm" inputmode="decimal" /></label>
-                <label class="plain plain--short"><span>filled to, mm</span><input v-model="form.depthMm" inputmode="decimal" /></label>
+                <NumberField label="wide, or across, mm" :short="false" :value="form.widthMm" :above="0" live @meant="form.widthMm = $event" />
+                <NumberField label="long, mm; empty: round" :short="false" :value="form.lengthMm" :above="0" live @meant="form.lengthMm = $event" />
+                <NumberField label="filled to, mm" :value="form.depthMm" :above="0" live @meant="form.depthMm = $event" />
             </template>
             <template v-else>
                 <label class="plain"><span>line</span><select v-model="form.line"><option v-for="(line, n) in bench?.lines ?? []" :key="n" :value="n">{{ line.text }}</option></select></label>
-                <label class="plain plain--short"><span>g of it at hand</span><input v-model="form.grams" inputmode="decimal" /></label>
+                <NumberField label="g of it at hand" :value="form.grams" :above="0" of="low" live @meant="form.grams = $event" />
             </template>
         </div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>

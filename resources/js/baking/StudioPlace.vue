@@ -6,6 +6,7 @@ import type { Cut } from '../api/types.generated'
 import CutChooser from '../bench/CutChooser.vue'
 import DogTable from '../bench/DogTable.vue'
 import LimitBars from '../bench/LimitBars.vue'
+import { useQuestion } from '../bench/useQuestion'
 import { UNMEASURED, useSheet, type Measured, type Portion, type Sheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
@@ -18,8 +19,8 @@ import TrayPlan from './TrayPlan.vue'
 
 /** The cut studio: how large, how many, for whom; portions of one dough, the tray, time and heat. */
 const kitchen = useKitchen()
-const { sheet, answer, refusal, silent, start, ask, question, takeSwap, scaleParts } = useSheet()
-start()
+const { sheet, takeSwap, scaledParts } = useSheet()
+const { answer, refusal, silent, ask, question } = useQuestion()
 
 const chosen = ref(-1)
 const screenScale = useLocalStorage('mildbowl.screen-scale', 1)
@@ -95,9 +96,7 @@ async function takeSizes(given: Portion[], factor: number): Promise<void> {
     if (asked === null) return
     try {
         const scaled = await api.scale({ ...asked, portions: [], by: { factor } })
-        takeSwap(scaled.recipeText, sheet.value.steps, `cut for ${given.flatMap((one) => one.dogs.map(nameOf)).join(', ')}`)
-        scaleParts(factor)
-        sheet.value.portions = given
+        takeSwap(scaled.recipeText, sheet.value.steps, { parts: scaledParts(factor), portions: given })
         chosen.value = given.length > 0 ? 0 : -1
         problem.value = null
     } catch (error) {

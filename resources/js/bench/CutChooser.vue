@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Cut, FormulateAnswer } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
 import CutRuler from './CutRuler.vue'
 import { shapeOf } from './outline'
 import type { Sheet } from './useSheet'
@@ -15,27 +16,15 @@ const kitchen = useKitchen()
 const shapes = computed(() => kitchen.choices?.shapes ?? [])
 const needs = computed(() => shapeOf(cut.value, shapes.value)?.sizes ?? [])
 const sizes = computed(() => cut.value as unknown as Record<string, number>)
-const typed = ref<Record<string, string>>({})
 
 function choose(shape: string): void {
     const next: Record<string, unknown> = { shape }
     for (const size of shapeOf({ shape }, shapes.value)?.sizes ?? []) next[size.key] = sizes.value[size.key] ?? size.start
-    typed.value = {}
     cut.value = next as unknown as Cut
 }
 
-function resize(key: string, text: string): void {
-    typed.value = { ...typed.value, [key]: text }
-    const value = Number(text.replace(',', '.'))
-    if (text.trim() === '' || !Number.isFinite(value)) return
-    cut.value = { ...cut.value, [key]: value } as Cut
-}
-
-/** What was typed, as long as it is what the cut says; a size that was dragged takes its place. */
-function shown(key: string): string | number | undefined {
-    const text = typed.value[key]
-
-    return text !== undefined && (text.trim() === '' || !Number.isFinite(Number(text)) || Number(text.replace(',', '.')) === sizes.value[key]) ? text : sizes.value[key]
+function resize(key: string, value: number | null): void {
+    if (value !== null) cut.value = { ...cut.value, [key]: value } as Cut
 }
 
 const problem = computed(() => props.refusal !== null && props.refusal.path.startsWith(props.place) ? props.refusal : null)
@@ -62,16 +51,17 @@ const bites = computed(() => {
                     <option v-if="shapes.length === 0" :value="cut.shape">{{ cut.shape }}</option>
                 </select>
             </label>
-            <label v-for="size in needs" :key="size.key" class="plain plain--short"><span>{{ size.label }}{{ size.unit === '' ? '' : `, ${size.unit}` }}</span>
-                <input type="number" inputmode="decimal" :step="size.start >= 500 ? 10 : size.start >= 100 ? 5 : 1" min="1" :value="shown(size.key)" :aria-invalid="problem?.path === `${place}/${size.key}`" @input="resize(size.key, ($event.target as HTMLInputElement).value)" />
-            </label>
+            <NumberField
+                v-for="size in needs" :key="`${cut.shape} ${size.key}`" :label="`${size.label}${size.unit === '' ? '' : `, ${size.unit}`}`" :value="sizes[size.key] ?? null"
+                :problem="problem?.path === `${place}/${size.key}` ? problem.message : null" of="high" live @meant="resize(size.key, $event)"
+            />
             <label class="plain"><span>Leaves the oven</span>
                 <select v-model="texture">
                     <option v-for="one in kitchen.choices?.textures ?? [{ id: texture, name: texture }]" :key="one.id" :value="one.id">{{ one.name }}</option>
                 </select>
             </label>
         </div>
-        <p v-if="problem !== null" class="problem" role="alert">{{ problem.message }}</p>
+        <p v-if="problem !== null && !needs.some((size) => problem?.path === `${place}/${size.key}`)" class="problem" role="alert">{{ problem.message }}</p>
         <CutRuler v-model="cut" :bites="bites" :score="score" :large="large" />
         <p v-if="score !== null" class="hint">Score it {{ score.along }} × {{ score.across }} before it is baked, so that it breaks into safe parts.</p>
         <p v-if="bites.length > 0" class="cut__bites">Safe bite: <template v-for="(bite, index) in bites" :key="bite.mm">{{ index > 0 ? '; ' : '' }}{{ bite.mm }} mm for {{ bite.dogs.join(', ') }}</template>.</p>

@@ -3,13 +3,13 @@ import { computed, ref } from 'vue'
 import { api } from '../api/client'
 import type { FormulateAnswer } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
-import { useSheet } from './useSheet'
+import { useQuestion } from './useQuestion'
 
 /** From crumbs to batter: where this dough stands. */
 const props = defineProps<{ batch: FormulateAnswer['batch'] }>()
 
 const kitchen = useKitchen()
-const { question } = useSheet()
+const { question } = useQuestion()
 const felt = ref('')
 const wanted = ref('rolls cleanly')
 const advice = ref<string | null>(null)

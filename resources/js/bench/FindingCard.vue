@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS, type Told } from '../ui/levels'
 import type { Confirmation, Saying } from './useSheet'
@@ -18,6 +19,12 @@ function eachDog(): Confirmation[] {
 
     return (ids.length === 0 ? [null] : ids).map((dog) => ({ code: finding.code, line: props.line, dog }))
 }
+const words = computed(() => props.told.finding.confirmed === true ? 'Take that back' : props.told.finding.level === 'ask-vet' ? 'I have asked the vet, who agrees' : 'I read the label: nothing of the kind is in it')
+
+function turn(): void {
+    if (props.told.finding.confirmed === true) for (const one of eachDog()) emit('takeBack', one)
+    else for (const one of sayings()) emit('confirm', one)
+}
 </script>
 
 <template>
@@ -28,11 +35,7 @@ function eachDog(): Confirmation[] {
         <p v-if="told.finding.advice !== ''"><strong>{{ told.finding.advice }}</strong></p>
         <p v-if="told.finding.emergency" class="card__emergency">If a dog has eaten it: call a vet or an animal poison line at once. Do not wait for signs.</p>
         <p v-if="told.finding.source !== ''" class="card__source">Known from: {{ told.finding.source }}</p>
-        <template v-if="plain !== true && (told.finding.level === 'ask-vet' || told.finding.level === 'check-label')">
-            <v-btn v-if="!told.finding.confirmed" variant="outlined" @click="sayings().forEach((one) => emit('confirm', one))">
-                {{ told.finding.level === 'ask-vet' ? 'I have asked the vet, who agrees' : 'I read the label: nothing of the kind is in it' }}
-            </v-btn>
-            <v-btn v-else variant="outlined" @click="eachDog().forEach((one) => emit('takeBack', one))">Take that back</v-btn>
-        </template>
+        <!-- one button for saying it and taking it back: the focus stays on it -->
+        <v-btn v-if="plain !== true && (told.finding.level === 'ask-vet' || told.finding.level === 'check-label')" variant="outlined" @click="turn">{{ words }}</v-btn>
     </section>
 </template>

@@ -6,11 +6,14 @@ import { wordsOf } from '../kitchen/useKitchen'
 import { figure, pieces } from '../ui/format'
 import { told } from '../ui/levels'
 import FindingMark from '../ui/FindingMark.vue'
+import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { LEVELS } from '../ui/levels'
 import FindingCard from './FindingCard.vue'
 import LimitBars from './LimitBars.vue'
-import { useSheet, type Confirmation, type Saying } from './useSheet'
+import { plainly, useParts } from './useParts'
+import { useQuestion } from './useQuestion'
+import type { Confirmation, Saying } from './useSheet'
 
 /** What one dog may have today, drawn as pieces, with what holds it there. */
 const props = defineProps<{ ration: Ration, verdict: FormulateAnswer['verdict']['dogs'][number] | undefined }>()
@@ -30,19 +33,23 @@ const wouldFit = computed(() => {
     return cut === null ? null : `${cut.shape} ${Object.entries(cut).filter(([key]) => key.endsWith('Mm')).map(([, mm]) => mm).join(' × ')} mm`
 })
 
-const { question } = useSheet()
-const wanted = ref('')
+const { question, answer } = useQuestion()
+const { goesWithout, toggleWithout } = useParts()
+const wanted = ref<number | null>(null)
 const occasion = ref<string | null>(null)
 
 async function askOccasion(): Promise<void> {
     const asked = question()
-    if (asked === null) return
+    if (asked === null || wanted.value === null) return
     try {
-        occasion.value = (await api.occasion({ ...asked, occasion: { dog: props.ration.dogId ?? props.ration.dog, pieces: Number(wanted.value.replace(',', '.')) } })).says
+        occasion.value = (await api.occasion({ ...asked, occasion: { dog: props.ration.dogId ?? props.ration.dog, pieces: wanted.value } })).says
     } catch (error) {
         occasion.value = wordsOf(error)
     }
 }
+
+/** What may be left off for one dog: whatever goes on the pieces besides the dough. */
+const leavable = computed(() => (answer.value?.parts ?? []).filter((part) => part.role !== 'body' && part.section !== null))
 
 const words = computed(() => {
     if (props.ration.piecesPerDay === null) return 'Nothing in it to count'
@@ -69,6 +76,9 @@ const words = computed(() => {
                 <FindingMark :level="one.finding.level" /><span class="chip__word">{{ one.finding.confirmed ? 'Settled' : LEVELS[one.finding.level].word }}</span>
             </button>
         </p>
+        <div v-if="leavable.length > 0 && ration.dogId" class="toggles ration__without" role="group" :aria-label="`What ${ration.dog} goes without`">
+            <button v-for="part in leavable" :key="part.section ?? ''" type="button" class="toggle" :aria-pressed="goesWithout(ration.dogId, part)" @click="toggleWithout(ration.dogId, part)">without {{ plainly(part) }}</button>
+        </div>
         <div v-if="open" class="ration__made">
             <FindingCard v-for="one in notes" :key="one.finding.code" :told="one" :line="null" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
             <router-link class="link-button" :to="`/report/${encodeURIComponent(ration.dogId ?? ration.dog)}`">Screening report</router-link>
@@ -78,8 +88,8 @@ const words = computed(() => {
             <p v-if="wouldFit !== null">Too rich for {{ ration.dog }}: {{ wouldFit }} would go, one a day.</p>
             <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
             <form v-if="verdict?.cleared" class="fields" @submit.prevent="askOccasion">
-                <label class="plain"><span>A birthday? Pieces that day</span><input v-model="wanted" inputmode="decimal" /></label>
-                <v-btn type="submit" variant="tonal" :disabled="wanted.trim() === ''">What that takes</v-btn>
+                <NumberField label="A birthday? Pieces that day" :short="false" :value="wanted" :above="0" of="high" live @meant="wanted = $event" />
+                <v-btn type="submit" variant="tonal" :disabled="wanted === null">What that takes</v-btn>
             </form>
             <p v-if="occasion !== null" role="status">{{ occasion }}</p>
         </div>

@@ -1,189 +1,115 @@
-import { useDebounceFn, useLocalStorage } from '@vueuse/core'
-import { computed, effectScope, ref, watch } from 'vue'
-import { api, KitchenProblem } from '../api/client'
-import type { AskedRecipe } from '../api/asked'
-import type { AskedPart, AskedPortion, Clipping, Cut, FormulateAnswer, GoesWithout, Recipe } from '../api/types.generated'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { isolateHistory } from '@codemirror/commands'
+import { useDebounceFn, useEventListener } from '@vueuse/core'
+import { markRaw, ref, shallowRef, watch, type InjectionKey, type Ref } from 'vue'
+import { api } from '../api/client'
+import type { Clipping, Recipe } from '../api/types.generated'
+import { wordsOf, type KitchenOnPage } from '../kitchen/useKitchen'
+import { Drafts, key, type DraftEntry } from './drafts'
+import { joined, parted } from './paper/document'
+import { editor, type Hooks } from './paper/editor'
+import { answerCame, blockOpened } from './paper/fields'
+import { wellFormed } from './paper/intake'
+import { keptOf, saidChanged, stateFrom, type KeptPaper } from './paper/history'
+import { Paper } from './paper/paper'
+import { blankSheet, differenceOf, isBlank, saidOf, sheetOf, written, type Confirmation, type Said, type Saying, type Sheet } from './sheets'
+import { given } from '../ui/given'
 
-export interface Confirmation {
-    code: string
-    line: string | null
-    /** the dog's id */
-    dog: string | null
-    /** the record kept of it, once the kitchen has written it down */
-    record?: string
-}
+export { UNMEASURED } from './sheets'
+export type { Binding, Confirmation, Measured, Portion, Saying, Sheet } from './sheets'
 
-/** What was shown when a person confirmed, for the record. */
-export interface Saying extends Confirmation {
-    level: 'ask-vet' | 'check-label'
-    words: string
-    /** as it was shown */
-    dogName: string | null
-}
+/** A changed size is one step of history once the hand has rested so long. */
+const SAID_AFTER_MS = 500
+/** Between two keys nothing is written away, but never long after. */
+const KEPT_AFTER_MS = 250
+const KEPT_AT_LEAST_MS = 1_200
+const HERE = 'mildbowl.here'
 
-/** A line of the sheet bound to a product whose label was read. */
-export interface Binding {
-    line: string
-    productId: string
-}
+/** The sheet on the bench: its document, what is said of it, and the history of both. Each open sheet has its own; none touches another. */
+export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts()) {
+    const sheet = ref<Sheet>(blankSheet()) as Ref<Sheet>
+    const id = ref('')
+    const open = ref<DraftEntry[]>([])
+    const depth = ref({ back: 0, forth: 0 })
+    const trouble = ref<string | null>(null)
+    /** what the shelf is known to hold of this sheet */
+    const shelved = ref<string | null>(null)
+    const putAway = shallowRef<{ id: string, draft: NonNullable<ReturnType<Drafts['read']>> } | null>(null)
+    const hooks: Hooks = { swap: nothing, find: nothing, leave: () => false, bringIn: nothing, tell: (words) => { trouble.value = words }, words: () => ({ vocabulary: kitchen.vocabulary, own: kitchen.ownWords, written: kitchen.writtenRecipes }) }
+    const extensions = editor(hooks)
+    const paper = markRaw(new Paper(stateFrom(null, '', extensions)))
+    let said: Said = saidOf(sheet.value)
 
-/** What lies on the bench. It lives in the browser until the kitchen has acknowledged it. */
-export interface Sheet {
-    recipeId: string | null
-    title: string
-    text: string
-    steps: string
-    cut: Cut
-    texture: NonNullable<Recipe['texture']>
-    /** shares of the dough with their own cut and texture */
-    portions: Portion[]
-    /** what was said of its parts; the rest is guessed by the headings */
-    parts: AskedPart[]
-    without: GoesWithout[]
-    /** what the oven is set to, in the unit this kitchen reads */
-    ovenAt: number | null
-    /** weighed and counted after cooling; overrules the estimate */
-    measured: Measured
-    confirmed: Confirmation[]
-    bound: Binding[]
-    parentId: string | null
-    source: string | null
-    yield: string | null
-    prepMinutes: number | null
-    bakeMinutes: number | null
-}
-
-export interface Measured { count: number | null, bakedGrams: number | null, wasteGrams: number | null }
-
-export const UNMEASURED: Measured = { count: null, bakedGrams: null, wasteGrams: null }
-
-/** A portion whose cut and texture are chosen, for dogs by their ids. */
-export type Portion = AskedPortion & { name: string, dogs: string[], share: number | null, cut: Cut, bake: { texture: Sheet['texture'] }, measured?: Measured | null }
-
-export type Keeping = 'blank' | 'browser' | 'keeping' | 'kept' | 'failed'
-
-const BLANK: Sheet = {
-    recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parts: [], without: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null, ovenAt: null, measured: { ...UNMEASURED },
-    cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 }, texture: 'biscuit',
-}
-
-/** How the sheet is divided, as it is kept: nothing said is nothing kept. */
-function divided(): Pick<Recipe, 'portions' | 'parts' | 'without'> {
-    const { portions, parts, without } = sheet.value
-
-    return { portions: portions.length === 0 ? null : portions, parts: parts.length === 0 ? null : parts, without: without.length === 0 ? null : without }
-}
-
-/** Waiting for more keys: long enough for a pasted heap, far too short to notice. */
-const ANSWER_AFTER_MS = 12
-const KEEP_AFTER_MS = 900
-
-const sheet = useLocalStorage<Sheet>('mildbowl.sheet', { ...BLANK }, { mergeDefaults: true, deep: true })
-const answer = ref<FormulateAnswer | null>(null)
-/** The text that the answer is about. */
-const answered = ref({ text: '', steps: '' })
-const refusal = ref<{ message: string, path: string } | null>(null)
-const silent = ref<string | null>(null)
-const keeping = ref<Keeping>('blank')
-const answeredIn = ref<number | null>(null)
-let running: AbortController | null = null
-let turn = 0
-let started = false
-let onShelf = ''
-
-/** Swaps and rescues taken, so that each can be undone in one step. */
-const taken = ref<{ before: Sheet, says: string }[]>([])
-// The sheet outlives the page it is shown on: a baker who looks up a dog comes back to a bench that still answers.
-const lasting = effectScope(true)
-
-/** What of a sheet is kept on the shelf, in one string to compare by. */
-function written(): string {
-    const { title, text, steps, cut, texture, portions, parts, without } = sheet.value
-
-    return JSON.stringify([title, text, steps, cut, texture, portions, parts, without])
-}
-
-export function useSheet() {
-    const kitchen = useKitchen()
-
-    const request = lasting.run(() => computed<AskedRecipe | null>(() => sheet.value.text.trim() === '' ? null : {
-        recipe: { title: sheet.value.title, text: sheet.value.text, steps: sheet.value.steps, parts: sheet.value.parts },
-        without: sheet.value.without,
-        dogs: kitchen.atTable.map((dog) => dog.id),
-        cut: sheet.value.cut,
-        bake: { texture: sheet.value.texture },
-        portions: sheet.value.portions,
-        confirmed: sheet.value.confirmed.map(({ code, line, dog }) => ({ code, line, dog })),
-        measured: sheet.value.measured,
-        bound: sheet.value.bound.map(({ line, productId }) => ({ line, product: productId })),
-        ...(sheet.value.ovenAt === null ? {} : { oven: kitchen.kitchen?.temperature === 'F' ? { fahrenheit: sheet.value.ovenAt } : { celsius: sheet.value.ovenAt } }),
-        explain: true,
-    }))
-
-    async function ask(): Promise<void> {
-        running?.abort()
-        const asked = request?.value ?? null
-        const mine = ++turn
-        if (asked === null) {
-            answer.value = null
-            refusal.value = null
-            return
+    paper.follow((transaction) => {
+        if (transaction.docChanged) Object.assign(sheet.value, parted(wellFormed(paper.document)))
+        for (const effect of transaction.effects) {
+            if (!effect.is(saidChanged)) continue
+            const after = JSON.parse(effect.value.after) as Partial<Said>
+            Object.assign(sheet.value, after)
+            said = { ...said, ...JSON.parse(effect.value.after) as Partial<Said> }
         }
-        running = new AbortController()
-        const since = performance.now()
-        try {
-            const given = await api.formulate(asked, running.signal)
-            if (mine !== turn) return
-            answer.value = given
-            answered.value = { text: asked.recipe.text ?? '', steps: asked.recipe.steps ?? '' }
-            refusal.value = null
-            silent.value = null
-            answeredIn.value = performance.now() - since
-        } catch (error) {
-            if (mine !== turn || (error instanceof DOMException && error.name === 'AbortError')) return
-            if (error instanceof KitchenProblem && error.problem.path !== '') {
-                refusal.value = { message: error.problem.message, path: error.problem.path }
-            } else {
-                silent.value = wordsOf(error)
-            }
-        }
+        const now = paper.depth
+        if (now.back !== depth.value.back || now.forth !== depth.value.forth) depth.value = now
+    })
+
+    /** What was said since becomes a step of history. */
+    function settle(): void {
+        const difference = differenceOf(said, saidOf(sheet.value))
+        if (difference !== null) paper.dispatch({ effects: saidChanged.of(difference), userEvent: 'said' })
     }
 
-    async function keep(): Promise<void> {
-        if (sheet.value.recipeId === null) return
-        const { recipeId, title, text, steps, cut, texture } = sheet.value
-        const sent = written()
-        keeping.value = 'keeping'
+    /** Changes what is said without a step of history: what the kitchen did, not the person. */
+    function quietly(change: Partial<Sheet>): void {
+        settle()
+        Object.assign(sheet.value, change)
+        said = saidOf(sheet.value)
+    }
+
+    function save(): void {
+        if (id.value === '') return
         try {
-            await kitchen.keepRecipe(recipeId, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, ...divided() })
-            if (sheet.value.recipeId !== recipeId) return
-            onShelf = sent
-            keeping.value = written() === sent ? 'kept' : 'browser'
+            drafts.write(id.value, { sheet: JSON.parse(JSON.stringify(sheet.value)) as Sheet, paper: keptOf(paper.state), shelved: shelved.value })
+            rememberHere(id.value)
         } catch {
-            keeping.value = 'failed'
+            trouble.value = 'This browser has no room left: what is on the sheet is kept only while this page is open. Keep it on the shelf, or clear old sheets away.'
         }
+        open.value = drafts.list()
     }
 
-    const askSoon = useDebounceFn(ask, ANSWER_AFTER_MS)
-    const keepSoon = useDebounceFn(keep, KEEP_AFTER_MS)
+    const settleSoon = useDebounceFn(settle, SAID_AFTER_MS)
+    const saveSoon = useDebounceFn(save, KEPT_AFTER_MS, { maxWait: KEPT_AT_LEAST_MS })
+    watch(sheet, () => {
+        void settleSoon()
+        void saveSoon()
+    }, { deep: true, flush: 'sync' })
+    useEventListener(window, 'pagehide', () => {
+        settle()
+        save()
+    })
+    useEventListener(document, 'visibilitychange', () => { if (document.visibilityState === 'hidden') save() })
+    // the same sheet in another tab: what is written there stands here, too
+    useEventListener(window, 'storage', (event) => {
+        if (event.key !== key(id.value) || event.newValue === null) return
+        const other = drafts.read(id.value)
+        if (other === null) return
+        paper.write(joined(other.sheet))
+        const difference = differenceOf(said, saidOf(other.sheet))
+        if (difference !== null) paper.dispatch({ effects: saidChanged.of(difference) })
+        sheet.value.confirmed = other.sheet.confirmed
+        shelved.value = other.shelved
+    })
 
-    function start(): void {
-        if (started) return
-        started = true
+    function lay(draft: string, next: Sheet, past: KeptPaper | null, known: string | null): void {
+        id.value = draft
+        shelved.value = known
+        sheet.value = next
+        said = saidOf(next)
+        paper.lay(stateFrom(past, joined(next), extensions))
+        paper.dispatch({ effects: [answerCame.of(null), blockOpened.of(null)] })
+        depth.value = paper.depth
+        sheet.value = { ...next, ...parted(wellFormed(paper.document)) }
+        trouble.value = null
         sitById()
-        lasting.run(() => {
-            if (request !== undefined) watch([request, () => kitchen.version], () => void askSoon(), { immediate: true, deep: true })
-            watch(written, () => {
-                if (sheet.value.recipeId !== null && written() === onShelf) {
-                    keeping.value = 'kept'
-                    return
-                }
-                keeping.value = 'browser'
-                if (sheet.value.recipeId !== null) void keepSoon()
-            })
-        })
-        keeping.value = sheet.value.text === '' ? 'blank' : sheet.value.recipeId !== null && written() === onShelf ? 'kept' : 'browser'
+        save()
     }
 
     /** A sheet from before dogs had ids in it names them: whoever still bears the name sits there. */
@@ -191,95 +117,177 @@ export function useSheet() {
         const idOf = (dog: string): string => kitchen.dogs.find((one) => one.name === dog)?.id ?? dog
         for (const portion of sheet.value.portions) portion.dogs = portion.dogs.map(idOf)
         for (const one of sheet.value.confirmed) if (one.dog !== null) one.dog = idOf(one.dog)
+        said = saidOf(sheet.value)
     }
 
-    async function keepAsNew(): Promise<void> {
-        keeping.value = 'keeping'
-        const { title, text, steps, cut, texture, source, prepMinutes, bakeMinutes, parentId } = sheet.value
-        const given = { parentId, ...divided(), source, yield: sheet.value.yield, prepMinutes, bakeMinutes }
-        try {
-            const kept = await kitchen.keepRecipe(null, { title: title.trim() === '' ? 'Untitled' : title, text, steps, cut, texture, ...given })
-            sheet.value.recipeId = kept.id
-            sheet.value.title = kept.title
-            keeping.value = 'kept'
-        } catch (error) {
-            keeping.value = 'failed'
-            silent.value = wordsOf(error)
-        }
+    /** Leaves the sheet that lies there as it is, and lays another. A blank one is not worth keeping. */
+    function leave(): void {
+        if (id.value === '') return
+        settle()
+        if (isBlank(sheet.value)) drafts.remove(id.value)
+        else save()
     }
 
+    function resume(draft: string): boolean {
+        const found = drafts.read(draft)
+        if (found === null) return false
+        lay(draft, found.sheet, found.paper, found.shelved)
+
+        return true
+    }
+
+    function go(draft: string): void {
+        if (draft === id.value) return
+        leave()
+        if (!resume(draft)) blank()
+    }
+
+    /** Opens a recipe of the shelf: as it lies on the bench already, where something was written on it there; else as the shelf has it. */
     function openRecipe(recipe: Recipe): void {
-        sheet.value = {
-            ovenAt: null, measured: { ...UNMEASURED }, recipeId: recipe.id, title: recipe.title, text: recipe.text, steps: recipe.steps, confirmed: [], bound: [], portions: (recipe.portions ?? []) as Portion[], parts: recipe.parts ?? [], without: recipe.without ?? [], parentId: recipe.parentId,
-            source: recipe.source, yield: recipe.yield, prepMinutes: recipe.prepMinutes, bakeMinutes: recipe.bakeMinutes,
-            cut: recipe.cut ?? { ...BLANK.cut }, texture: recipe.texture ?? BLANK.texture,
-        }
-        onShelf = written()
-        keeping.value = 'kept'
+        const fresh = sheetOf(recipe)
+        const known = drafts.of(recipe.id)
+        const draft = known === null ? null : known === id.value ? { sheet: sheet.value, paper: keptOf(paper.state), shelved: shelved.value } : drafts.read(known)
+        leave()
+        const isShelved = draft !== null && written(draft.sheet) === draft.shelved
+        if (known === null || draft === null) lay(crypto.randomUUID(), fresh, null, written(fresh))
+        else if (isShelved && written(fresh) !== draft.shelved) lay(known, { ...fresh, confirmed: draft.sheet.confirmed, bound: draft.sheet.bound }, null, written(fresh))
+        else lay(known, JSON.parse(JSON.stringify(draft.sheet)) as Sheet, draft.paper, draft.shelved)
     }
 
     function blank(): void {
-        sheet.value = { ...BLANK, confirmed: [], bound: [], portions: [], parts: [], without: [], measured: { ...UNMEASURED } }
-        answer.value = null
+        if (id.value !== '' && isBlank(sheet.value) && depth.value.back === 0) {
+            lay(id.value, blankSheet(), null, null)
+            return
+        }
+        leave()
+        lay(crypto.randomUUID(), blankSheet(), null, null)
+    }
+
+    /** Lays a recipe from outside on the bench, with nothing kept yet. */
+    function layClipping({ title, text, steps, source, times, ...more }: Clipping): void {
+        leave()
+        lay(crypto.randomUUID(), { ...blankSheet(), title, text, steps, source, yield: more.yield, prepMinutes: times.prepMinutes, bakeMinutes: times.bakeMinutes }, null, null)
+    }
+
+    /** Puts a sheet away from the bench; what is on the shelf stays there. It can be brought back. */
+    function clear(draft: string): void {
+        if (draft === id.value) {
+            settle()
+            save()
+        }
+        const found = drafts.read(draft)
+        if (found === null) return
+        putAway.value = { id: draft, draft: found }
+        drafts.remove(draft)
+        open.value = drafts.list()
+        if (draft !== id.value) return
+        id.value = ''
+        const next = open.value[0]
+        if (next === undefined || !resume(next.id)) blank()
+    }
+
+    function bringBack(): void {
+        const last = putAway.value
+        if (last === null) return
+        putAway.value = null
+        drafts.write(last.id, last.draft)
+        go(last.id)
     }
 
     /** Settles a finding at once, and has it written down with who, when and the words shown. */
     function confirm({ level, words, dogName, ...one }: Saying): void {
-        const said: Confirmation = { ...one }
-        sheet.value.confirmed.push(said)
+        const done: Confirmation = { ...one }
+        sheet.value.confirmed.push(done)
         const kept = sheet.value.confirmed[sheet.value.confirmed.length - 1]
         void api.confirm({ code: one.code, line: one.line, dog: dogName, dogId: one.dog, level, words, recipeTitle: sheet.value.title === '' ? null : sheet.value.title })
             .then((record) => { if (kept !== undefined) kept.record = record.id })
-            .catch((error: unknown) => { silent.value = wordsOf(error) })
+            .catch((error: unknown) => { trouble.value = wordsOf(error) })
     }
 
     function takeBack(one: Confirmation): void {
         const same = (other: Confirmation): boolean => other.code === one.code && other.line === one.line && other.dog === one.dog
-        for (const said of sheet.value.confirmed.filter(same)) {
-            if (said.record !== undefined) void api.takeBack(said.record).catch((error: unknown) => { silent.value = wordsOf(error) })
+        for (const done of sheet.value.confirmed.filter(same)) {
+            if (done.record !== undefined) void api.takeBack(done.record).catch((error: unknown) => { trouble.value = wordsOf(error) })
         }
         sheet.value.confirmed = sheet.value.confirmed.filter((other) => !same(other))
     }
 
-    /** The question as the sheet stands, for whoever asks something else about it. */
-    function question(): AskedRecipe | null {
-        return request?.value ?? null
+    /** Takes what was worked out for the sheet, words and sayings together, as one step of history. */
+    function take(words: { text: string, steps: string }, change: Partial<Said> = {}): void {
+        settle()
+        const difference = differenceOf(said, change)
+        paper.write(joined(words), { effects: difference === null ? [] : [saidChanged.of(difference)], annotations: isolateHistory.of('full') })
     }
 
-    /**
-     * Takes a swap or a rescue: the sheet becomes a new version of what it was. A kept recipe stays on the shelf as its parent.
-     */
-    function takeSwap(text: string, steps: string, says: string): void {
-        const before = JSON.parse(JSON.stringify(sheet.value)) as Sheet
-        taken.value.push({ before, says })
-        const isKept = before.recipeId !== null
-        sheet.value = { ...before, text, steps, measured: { ...UNMEASURED }, recipeId: null, parentId: isKept ? before.recipeId : before.parentId, title: isKept && before.title !== '' ? `${before.title.replace(/, changed$/, '')}, changed` : before.title }
-        keeping.value = 'browser'
+    /** Takes a swap or a rescue: the sheet becomes a new version of what it was. A kept recipe stays on the shelf as its parent. */
+    function takeSwap(text: string, steps: string, change: Partial<Said> = {}): void {
+        settle()
+        const { recipeId, parentId, title } = sheet.value
+        take({ text, steps }, {
+            measured: { count: null, bakedGrams: null, wasteGrams: null }, ...change,
+            ...(recipeId === null ? {} : { recipeId: null, parentId: recipeId, title: title === '' ? title : `${title.replace(/, changed$/, '')}, changed` }), ...(recipeId === null ? { parentId } : {}),
+        })
     }
 
     /** What was said of a part in grams grows with the recipe. */
-    function scaleParts(factor: number): void {
-        sheet.value.parts = sheet.value.parts.map((one) => one.keeps?.grams == null ? one : { ...one, keeps: { ...one.keeps, grams: one.keeps.grams * factor } })
-    }
-
-    function undoSwap(): void {
-        const last = taken.value.pop()
-        if (last !== undefined) sheet.value = last.before
+    function scaledParts(factor: number): Sheet['parts'] {
+        return sheet.value.parts.map((one) => one.keeps?.grams == null ? one : { ...one, keeps: { ...one.keeps, grams: one.keeps.grams * factor } })
     }
 
     /** Binds a line to a product, or lets it go. */
     function bind(line: string, productId: string | null): void {
-        sheet.value.bound = sheet.value.bound.filter((one) => one.line !== line)
-        if (productId !== null) sheet.value.bound.push({ line, productId })
+        sheet.value.bound = [...sheet.value.bound.filter((one) => one.line !== line), ...(productId === null ? [] : [{ line, productId }])]
     }
 
-    /** Lays a recipe from outside on the bench, with nothing kept yet. */
-    function lay(clipping: Clipping): void {
-        sheet.value = {
-            ...BLANK, confirmed: [], bound: [], portions: [], parts: [], without: [], measured: { ...UNMEASURED }, title: clipping.title, text: clipping.text, steps: clipping.steps, source: clipping.source, yield: clipping.yield,
-            prepMinutes: clipping.times.prepMinutes, bakeMinutes: clipping.times.bakeMinutes,
-        }
+    function undo(): void {
+        settle()
+        paper.undo()
     }
 
-    return { sheet, answer, answered, refusal, silent, keeping, answeredIn, start, ask, keepAsNew, openRecipe, blank, confirm, takeBack, bind, lay, question, takeSwap, scaleParts, undoSwap, taken }
+    function redo(): void {
+        settle()
+        paper.redo()
+    }
+
+    function begin(): void {
+        const here = hereBefore()
+        const first = here !== null && drafts.read(here) !== null ? here : drafts.list()[0]?.id
+        if (first === undefined || !resume(first)) blank()
+    }
+    begin()
+
+    return {
+        sheet, id, open, depth, trouble, shelved, putAway, hooks, paper, drafts,
+        openRecipe, blank, go, clear, bringBack, layClipping, confirm, takeBack, bind, take, takeSwap, scaledParts, quietly, save, undo, redo,
+    }
+}
+
+/** Which sheet this tab shows, over a reload. */
+function rememberHere(id: string): void {
+    try {
+        sessionStorage.setItem(HERE, id)
+    } catch {
+        // the newest sheet is shown then
+    }
+}
+
+function hereBefore(): string | null {
+    try {
+        return sessionStorage.getItem(HERE)
+    } catch {
+        return null
+    }
+}
+
+function nothing(): void {
+    // until a page shows the sheet there is nobody to ask
+}
+
+export type SheetOnBench = ReturnType<typeof createSheet>
+
+export const SHEET: InjectionKey<SheetOnBench> = Symbol('sheet')
+
+/** The sheet of this page; made in its root. */
+export function useSheet(): SheetOnBench {
+    return given(SHEET)
 }

@@ -1,15 +1,24 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Clipping, ReadAnswer } from '../api/types.generated'
 import { wordsOf } from '../kitchen/useKitchen'
 
 /** Brings recipes in from outside: a saved page, JSON-LD, Markdown or plain text, pasted or dropped. */
 const open = defineModel<boolean>({ required: true })
+const props = withDefaults(defineProps<{ brought?: string }>(), { brought: '' })
+const content = ref('')
 const emit = defineEmits<{ take: [clipping: Clipping], keep: [clippings: Clipping[]] }>()
 
 const BIGGEST = 11_000_000
-const content = ref('')
+
+/** What was pasted or dropped on the sheet and is no plain text comes here by itself. */
+watch(open, (is) => {
+    if (!is || props.brought === '') return
+    content.value = props.brought
+    void read()
+}, { immediate: true })
+
 const found = ref<ReadAnswer | null>(null)
 const problem = ref<string | null>(null)
 const reading = ref(false)

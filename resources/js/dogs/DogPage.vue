@@ -4,6 +4,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { KitchenProblem } from '../api/client'
 import type { Dog } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
+import { refusedIn } from '../ui/refused'
 import BodyShape from './BodyShape.vue'
 import ProfileAside from './ProfileAside.vue'
 
@@ -24,14 +26,14 @@ const BODY = [
 ]
 
 type Form = Omit<Dog, 'id' | 'bornOn' | 'weightSaid' | 'meals' | 'weightKg' | 'ageMonths' | 'expectedAdultWeightKg' | 'foodKcalPer100g' | 'budgetPercent'>
-    & { weight: string, weightUnit: 'kg' | 'lb', years: string, months: string, expected: string, food: string, allowText: string, newText: string, dislikeText: string, born: string, mealText: string, neuter: 'yes' | 'no' | 'unknown', budget: string }
+    & { weight: string, weightUnit: 'kg' | 'lb', years: number | null, months: number | null, expected: number | null, food: number | null, allowText: string, newText: string, dislikeText: string, born: string, meals: number | null, neuter: 'yes' | 'no' | 'unknown', budget: number | null }
 
 const form = reactive<Form>(emptyForm())
 
 function emptyForm(): Form {
     return {
-        name: '', weight: '', weightUnit: 'kg', years: '', months: '', expected: '', food: '', sex: null, neutered: null, neuter: 'unknown', bodyCondition: null, activity: 'normal', breed: null, stage: null,
-        teeth: 'full', eating: 'normal', allergies: [], allowList: null, conditions: [], medicines: [], newIngredients: [], dislikes: [], atTable: true, allowText: '', newText: '', dislikeText: '', born: '', mealText: '', budget: '',
+        name: '', weight: '', weightUnit: 'kg', years: null, months: null, expected: null, food: null, sex: null, neutered: null, neuter: 'unknown', bodyCondition: null, activity: 'normal', breed: null, stage: null,
+        teeth: 'full', eating: 'normal', allergies: [], allowList: null, conditions: [], medicines: [], newIngredients: [], dislikes: [], atTable: true, allowText: '', newText: '', dislikeText: '', born: '', meals: null, budget: null,
     }
 }
 
@@ -43,19 +45,13 @@ watch(dog, (known) => {
     const { weightKg, ageMonths, weightSaid, meals, bornOn, expectedAdultWeightKg, foodKcalPer100g, budgetPercent, ...rest } = known
     const whole = ageMonths === null ? null : Math.floor(ageMonths + 0.02)
     Object.assign(form, JSON.parse(JSON.stringify(rest)) as typeof rest, {
-        weight: weightSaid ?? (weightKg ?? ''), weightUnit: 'kg', mealText: meals ?? '', born: bornOn ?? '', dislikeText: known.dislikes.join(', '), expected: expectedAdultWeightKg ?? '', food: foodKcalPer100g ?? '', budget: budgetPercent ?? '',
-        years: whole === null ? '' : Math.floor(whole / 12), months: whole === null ? '' : whole % 12,
+        weight: weightSaid ?? (weightKg ?? ''), weightUnit: 'kg', meals, born: bornOn ?? '', dislikeText: known.dislikes.join(', '), expected: expectedAdultWeightKg, food: foodKcalPer100g, budget: budgetPercent,
+        years: whole === null ? null : Math.floor(whole / 12), months: whole === null ? null : whole % 12,
         allowText: known.allowList?.join(', ') ?? '', newText: known.newIngredients.join(', '), neuter: known.neutered === null ? 'unknown' : known.neutered ? 'yes' : 'no',
     })
 }, { immediate: true })
 
 const ageTouched = ref(false)
-
-function number(text: string | number): number | null {
-    const plain = String(text).trim().replace(',', '.')
-
-    return plain === '' ? null : Number(plain)
-}
 
 function words(text: string): string[] {
     return text.split(/[,\n]/).map((one) => one.trim()).filter((one) => one !== '')
@@ -67,23 +63,15 @@ async function keep(): Promise<void> {
     const said = String(form.weight).trim()
     // a bare number is in the unit beside it; words carry their own
     const weight = said === '' ? null : /^[\d.,\s–-]+$/.test(said) || /^[\d.,]+ to [\d.,]+$/.test(said) ? `${said} ${form.weightUnit}` : said
-    const [years, months] = [number(form.years), number(form.months)]
-    const bad: Record<string, string> = {}
-    for (const [key, value] of Object.entries({ expectedAdultWeightKg: number(form.expected), foodKcalPer100g: number(form.food), ageMonths: years ?? months, meals: number(form.mealText) })) {
-        if (Number.isNaN(value)) bad[key] = 'This should be a number.'
-    }
-    if (Object.keys(bad).length > 0) {
-        errors.value = bad
-        return
-    }
+    const { years, months } = form
     try {
-        await kitchen.keepDog(id.value, {
+        await kitchen.all.dogs.keep(id.value, {
             name: form.name, ...(dog.value !== undefined && String(form.weight) === String(dog.value.weightSaid ?? dog.value.weightKg ?? '') && form.weightUnit === 'kg' ? {} : { weight }),
             ...(form.born !== (dog.value?.bornOn ?? '') ? { bornOn: form.born === '' ? null : form.born } : ageTouched.value || id.value === null ? { ageMonths: years === null && months === null ? null : (years ?? 0) * 12 + (months ?? 0) } : {}),
             sex: form.sex, neutered: form.neuter === 'unknown' ? null : form.neuter === 'yes', bodyCondition: form.bodyCondition, activity: form.activity,
-            breed: form.breed === '' ? null : form.breed, expectedAdultWeightKg: number(form.expected), teeth: form.teeth, eating: form.eating, stage: form.stage,
-            allergies: form.allergies, conditions: form.conditions, medicines: form.medicines, foodKcalPer100g: number(form.food),
-            allowList: words(form.allowText).length === 0 ? null : words(form.allowText), newIngredients: words(form.newText), dislikes: words(form.dislikeText), meals: number(form.mealText), budgetPercent: number(form.budget),
+            breed: form.breed === '' ? null : form.breed, expectedAdultWeightKg: form.expected, teeth: form.teeth, eating: form.eating, stage: form.stage,
+            allergies: form.allergies, conditions: form.conditions, medicines: form.medicines, foodKcalPer100g: form.food,
+            allowList: words(form.allowText).length === 0 ? null : words(form.allowText), newIngredients: words(form.newText), dislikes: words(form.dislikeText), meals: form.meals, budgetPercent: form.budget,
         })
         await router.push('/bench')
     } catch (error) {
@@ -97,7 +85,7 @@ async function keep(): Promise<void> {
 async function remove(): Promise<void> {
     if (id.value === null) return
     try {
-        await kitchen.removeDog(id.value)
+        await kitchen.all.dogs.remove(id.value)
         await router.push('/dogs')
     } catch (error) {
         problem.value = wordsOf(error)
@@ -116,7 +104,7 @@ function toggle(list: string[], value: string): void {
         <header class="place__head"><h1>{{ id === null ? 'A new dog' : form.name }}</h1></header>
         <p v-if="id !== null && dog === undefined && kitchen.dogs.length > 0" class="problem" role="alert">That dog is not in this kitchen. <router-link to="/dogs">To the dogs</router-link></p>
         <ProfileAside v-if="dog !== undefined" :dog="dog" />
-        <form v-if="id === null || dog !== undefined || kitchen.dogs.length === 0" class="dog-form" novalidate @submit.prevent="keep">
+        <form v-if="id === null || dog !== undefined || kitchen.dogs.length === 0" class="dog-form" novalidate @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <fieldset>
                 <legend>Who</legend>
                 <label class="plain"><span>Name</span><input v-model="form.name" required maxlength="60" autocomplete="off" :aria-invalid="errors['name'] !== undefined" aria-describedby="e-name" /><em id="e-name" class="field-error">{{ errors['name'] }}</em></label>
@@ -124,12 +112,12 @@ function toggle(list: string[], value: string): void {
                 <div class="fields">
                     <label class="plain plain--short"><span>Weight</span><input v-model="form.weight" placeholder="or 50 to 60 lb" :aria-invalid="(errors['weight'] ?? errors['weightKg']) !== undefined" aria-describedby="e-weight" /></label>
                     <label class="plain plain--short"><span>Unit of weight</span><select v-model="form.weightUnit"><option value="kg">kg</option><option value="lb">lb</option></select></label>
-                    <label class="plain plain--short"><span>Age, years</span><input v-model="form.years" inputmode="numeric" @input="ageTouched = true" /></label>
-                    <label class="plain plain--short"><span>and months</span><input v-model="form.months" inputmode="numeric" @input="ageTouched = true" /></label>
+                    <NumberField label="Age, years" :value="form.years" :most="40" live @meant="form.years = $event; ageTouched = true" />
+                    <NumberField label="and months" :value="form.months" :most="480" live @meant="form.months = $event; ageTouched = true" />
                     <label class="plain"><span>or born on</span><input v-model="form.born" type="date" /></label>
-                    <label class="plain plain--short"><span>Grown, kg</span><input v-model="form.expected" inputmode="decimal" placeholder="puppies" :aria-invalid="errors['expectedAdultWeightKg'] !== undefined" /></label>
+                    <NumberField label="Grown, kg" placeholder="puppies" :value="form.expected" :problem="errors['expectedAdultWeightKg'] ?? null" live @meant="form.expected = $event" />
                 </div>
-                <em id="e-weight" class="field-error">{{ errors['weight'] ?? errors['weightKg'] ?? errors['bornOn'] ?? errors['ageMonths'] ?? errors['expectedAdultWeightKg'] }}</em>
+                <em id="e-weight" class="field-error">{{ errors['weight'] ?? errors['weightKg'] ?? errors['bornOn'] ?? errors['ageMonths'] }}</em>
                 <div class="fields">
                     <label class="plain"><span>Sex</span><select v-model="form.sex"><option :value="null">not said</option><option value="female">female</option><option value="male">male</option></select></label>
                     <label class="plain"><span>Neutered</span><select v-model="form.neuter"><option value="unknown">not known</option><option value="yes">yes</option><option value="no">no</option></select></label>
@@ -149,15 +137,15 @@ function toggle(list: string[], value: string): void {
                 <div class="fields">
                     <label class="plain"><span>Teeth</span><select v-model="form.teeth"><option value="full">all there</option><option value="few">few</option><option value="none">none</option></select></label>
                     <label class="plain"><span>Manner</span><select v-model="form.eating"><option value="normal">chews</option><option value="gulps">gulps</option></select></label>
-                    <label class="plain plain--short"><span>Its food, kcal per 100 g</span><input v-model="form.food" inputmode="decimal" :aria-invalid="errors['foodKcalPer100g'] !== undefined" /></label>
+                    <NumberField label="Its food, kcal per 100 g" :value="form.food" :problem="errors['foodKcalPer100g'] ?? null" live @meant="form.food = $event" />
                 </div>
                 <div class="fields">
-                    <label class="plain plain--short"><span>Meals a day</span><input v-model="form.mealText" inputmode="numeric" /></label>
+                    <NumberField label="Meals a day" :value="form.meals" :problem="errors['meals'] ?? null" whole live @meant="form.meals = $event" />
                     <label class="plain"><span>Life stage</span><select v-model="form.stage"><option :value="null">by its age</option><option v-for="one in kitchen.choices?.stages ?? []" :key="one" :value="one">{{ one }}</option></select></label>
-                    <label class="plain plain--short"><span>Treats, % of the day</span><input v-model="form.budget" inputmode="decimal" placeholder="as usual" /></label>
+                    <NumberField label="Treats, % of the day" placeholder="as usual" :value="form.budget" :problem="errors['budgetPercent'] ?? null" of="low" live @meant="form.budget = $event" />
                 </div>
                 <label class="plain"><span>Leaves in the bowl (say raw or baked where it matters)</span><input v-model="form.dislikeText" placeholder="raw apple, celery" /></label>
-                <em class="field-error">{{ errors['foodKcalPer100g'] ?? errors['meals'] ?? errors['budgetPercent'] }}</em>
+                <em class="field-error">{{ errors['dislikes'] }}</em>
             </fieldset>
             <fieldset>
                 <legend>Reacts to</legend>

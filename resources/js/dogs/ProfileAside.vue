@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Dog, ProfileAnswer, Weighing } from '../api/types.generated'
+import { useCollection } from '../kitchen/useCollection'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
 import { dayIn, figure, spread } from '../ui/format'
 import GrowthCurve from './GrowthCurve.vue'
 
@@ -11,9 +13,9 @@ import GrowthCurve from './GrowthCurve.vue'
 const props = defineProps<{ dog: Dog }>()
 const kitchen = useKitchen()
 const answer = ref<ProfileAnswer | null>(null)
-const weighings = ref<Weighing[]>([])
+const weighings = computed(() => useCollection<Weighing, { on: string, kg: number }>(`dogs/${props.dog.id}/weighings`))
 const problem = ref<string | null>(null)
-const weighed = ref({ kg: '', on: dayIn(kitchen.kitchen?.timezone ?? 'UTC') })
+const weighed = ref({ kg: null as number | null, on: dayIn(kitchen.kitchen?.timezone ?? 'UTC') })
 
 async function ask(): Promise<void> {
     try {
@@ -26,7 +28,7 @@ async function ask(): Promise<void> {
 
 async function load(): Promise<void> {
     try {
-        weighings.value = await api.weighings(props.dog.id)
+        await weighings.value.load()
         await ask()
     } catch (error) {
         problem.value = wordsOf(error)
@@ -34,10 +36,11 @@ async function load(): Promise<void> {
 }
 
 async function weigh(): Promise<void> {
+    if (weighed.value.kg === null) return
     try {
-        await api.addWeighing(props.dog.id, weighed.value.on, Number(weighed.value.kg.replace(',', '.')))
-        weighed.value.kg = ''
-        await kitchen.refreshDog(props.dog.id)
+        await weighings.value.keep(null, { on: weighed.value.on, kg: weighed.value.kg })
+        weighed.value.kg = null
+        await kitchen.all.dogs.refresh(props.dog.id)
         await load()
     } catch (error) {
         problem.value = wordsOf(error)
@@ -46,7 +49,7 @@ async function weigh(): Promise<void> {
 
 async function unweigh(id: string): Promise<void> {
     try {
-        await api.removeWeighing(props.dog.id, id)
+        await weighings.value.remove(id)
         await load()
     } catch (error) {
         problem.value = wordsOf(error)
@@ -80,10 +83,10 @@ watch(() => kitchen.version, useDebounceFn(ask, 100))
             <div v-if="answer.assumed.length > 0" class="hint"><p>Taken for granted, at the end that protects it:</p><ul><li v-for="one in answer.assumed" :key="one">{{ one }}</li></ul></div>
         </template>
         <form class="fields" @submit.prevent="weigh">
-            <label class="plain plain--short"><span>Weighed, kg</span><input v-model="weighed.kg" inputmode="decimal" /></label>
+            <NumberField label="Weighed, kg" :value="weighed.kg" :above="0" live @meant="weighed.kg = $event" />
             <label class="plain"><span>on</span><input v-model="weighed.on" type="date" /></label>
-            <v-btn type="submit" variant="tonal" :disabled="weighed.kg.trim() === ''">Write it down</v-btn>
+            <v-btn type="submit" variant="tonal" :disabled="weighed.kg === null">Write it down</v-btn>
         </form>
-        <details v-if="weighings.length > 0" class="assumed"><summary>Weights so far ({{ weighings.length }})</summary><ul><li v-for="one in [...weighings].reverse()" :key="one.id">{{ one.on }}: {{ one.kg }} kg <v-btn size="small" @click="unweigh(one.id)">Take out</v-btn></li></ul></details>
+        <details v-if="weighings.items.length > 0" class="assumed"><summary>Weights so far ({{ weighings.items.length }})</summary><ul><li v-for="one in [...weighings.items].reverse()" :key="one.id">{{ one.on }}: {{ one.kg }} kg <v-btn size="small" @click="unweigh(one.id)">Take out</v-btn></li></ul></details>
     </aside>
 </template>

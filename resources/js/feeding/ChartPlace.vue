@@ -4,16 +4,19 @@ import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { AskedTreatOfKitchen } from '../api/asked'
 import type { GiveAwayAnswer, WeekAnswer } from '../api/types.generated'
+import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { dayIn, figure, pieces } from '../ui/format'
 
 /** One page for the fridge door: each dog, each treat, pieces a day, what to hold back, until when. */
 const kitchen = useKitchen()
-const { sheet, question } = useSheet()
+const { sheet } = useSheet()
+const { question } = useQuestion()
 
-const chosen = reactive<{ key: string, share: string }[]>([])
+const chosen = reactive<{ key: string, share: number | null }[]>([])
 const from = ref(dayIn(kitchen.kitchen?.timezone ?? 'UTC'))
 const answer = ref<WeekAnswer | null>(null)
 const away = ref<GiveAwayAnswer | null>(null)
@@ -26,9 +29,8 @@ const treats = computed(() => [
     ...kitchen.recipes.filter((recipe) => recipe.text.trim() !== '' && recipe.id !== sheet.value.recipeId).map((recipe) => ({ key: recipe.id, title: recipe.title })),
 ])
 
-function asTreat(key: string, share: string): AskedTreatOfKitchen | null {
-    const parts = Number(share.replace(',', '.'))
-    const given = { share: parts > 0 ? parts : 1 }
+function asTreat(key: string, share: number | null): AskedTreatOfKitchen | null {
+    const given = { share: share ?? 1 }
     if (key !== 'sheet') {
         return { ...given, recipe: { id: key }, confirmed: sheet.value.confirmed.filter((one) => one.line === null).map(({ code, line, dog }) => ({ code, line, dog })) }
     }
@@ -67,7 +69,7 @@ async function askAway(): Promise<void> {
 
 function toggle(key: string): void {
     const at = chosen.findIndex((one) => one.key === key)
-    if (at === -1) chosen.push({ key, share: '1' })
+    if (at === -1) chosen.push({ key, share: 1 })
     else chosen.splice(at, 1)
 }
 
@@ -95,7 +97,7 @@ function print(): void {
         <section class="report__tools chart__choose" aria-label="What is on the chart">
             <div class="toggles"><button v-for="one in treats" :key="one.key" type="button" class="toggle" :aria-pressed="chosen.some((it) => it.key === one.key)" @click="toggle(one.key)">{{ one.title }}</button></div>
             <div class="fields">
-                <label v-for="one in chosen" v-show="chosen.length > 1" :key="one.key" class="plain"><span>parts of {{ treats.find((it) => it.key === one.key)?.title ?? 'it' }}</span><input v-model="one.share" inputmode="decimal" /></label>
+                <NumberField v-for="one in chosen" v-show="chosen.length > 1" :key="one.key" :label="`parts of ${treats.find((it) => it.key === one.key)?.title ?? 'it'}`" :short="false" :value="one.share" :above="0" live @meant="one.share = $event" />
                 <label class="plain"><span>from</span><input v-model="from" type="date" /></label>
             </div>
         </section>

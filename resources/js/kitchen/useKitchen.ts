@@ -1,40 +1,50 @@
-import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
-import { api, KitchenProblem, type DogFields, type KitchenFields, type ProductFields, type RecipeFields } from '../api/client'
-import type { Choices, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe } from '../api/types.generated'
+import { computed, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
+import { api, KitchenProblem, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields } from '../api/client'
+import type { Choices, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, Vocabulary } from '../api/types.generated'
+import { useCollection } from './useCollection'
+import { given } from '../ui/given'
 
-/** The open kitchen: its house rules, its dogs and its recipes. */
-export const useKitchen = defineStore('kitchen', () => {
+/** The open kitchen: its house rules, and everything it keeps, each kind in a collection. */
+export function createKitchen() {
     const kitchen = ref<Kitchen | null>(null)
-    const dogs = ref<Dog[]>([])
-    const recipes = ref<Recipe[]>([])
-    const products = ref<Product[]>([])
-    const names = ref<KeptName[]>([])
-    const foods = ref<KeptFood[]>([])
-    const swaps = ref<KeptSwap[]>([])
-    const prices = ref<KeptPrice[]>([])
     const choices = ref<Choices | null>(null)
+    // a thousand words that never change: nobody need watch them
+    const vocabulary = shallowRef<Vocabulary | null>(null)
     const trouble = ref<string | null>(null)
-
+    const all = {
+        dogs: useCollection<Dog, DogFields>('dogs'),
+        recipes: useCollection<Recipe, RecipeFields>('recipes', (one, two) => one.title.localeCompare(two.title)),
+        products: useCollection<Product, ProductFields>('products', (one, two) => one.name.localeCompare(two.name)),
+        names: useCollection<KeptName, NameFields>('names'),
+        foods: useCollection<KeptFood, OwnFood>('foods'),
+        swaps: useCollection<KeptSwap, OwnSwap>('own-swaps'),
+        prices: useCollection<KeptPrice, Price>('prices'),
+    }
+    const dogs = computed(() => all.dogs.items)
+    const recipes = computed(() => all.recipes.items)
     const atTable = computed(() => dogs.value.filter((dog) => dog.atTable))
+    const ownWords = computed(() => [...all.foods.items.map((one) => one.food.name), ...all.names.items.map((one) => one.words)])
+    const writtenRecipes = computed(() => recipes.value.map((one) => one.text))
 
     /** Changes whenever something is kept that an answer may rest on: whoever asked asks again. */
     const version = ref(0)
-    watch([dogs, kitchen, products, names, foods, swaps, prices], () => { version.value++ }, { deep: true, flush: 'sync' })
+    watch([dogs, kitchen, ...(['products', 'names', 'foods', 'swaps', 'prices'] as const).map((kind) => () => all[kind].items)], () => { version.value++ }, { deep: true, flush: 'sync' })
 
     async function open(): Promise<void> {
         try {
             const [opened, chosen] = await Promise.all([api.kitchen(), api.choices()])
             kitchen.value = opened.kitchen
-            dogs.value = opened.dogs
-            recipes.value = opened.recipes
-            products.value = opened.products
-            names.value = opened.names
-            foods.value = opened.foods
-            swaps.value = opened.swaps
-            prices.value = opened.prices
+            all.dogs.lay(opened.dogs)
+            all.recipes.lay(opened.recipes)
+            all.products.lay(opened.products)
+            all.names.lay(opened.names)
+            all.foods.lay(opened.foods)
+            all.swaps.lay(opened.swaps)
+            all.prices.lay(opened.prices)
             choices.value = chosen
             trouble.value = null
+            // words to offer can come when they come
+            vocabulary.value ??= await api.vocabulary().catch(() => null)
         } catch (error) {
             trouble.value = wordsOf(error)
         }
@@ -50,93 +60,6 @@ export const useKitchen = defineStore('kitchen', () => {
         }
     }
 
-    async function keepDog(id: string | null, fields: DogFields): Promise<Dog> {
-        const kept = id === null ? await api.addDog(fields) : await api.changeDog(id, fields)
-        const index = dogs.value.findIndex((one) => one.id === kept.id)
-        if (index === -1) dogs.value.push(kept)
-        else dogs.value[index] = kept
-
-        return kept
-    }
-
-    /** Takes a dog as the kitchen now knows it. */
-    async function refreshDog(id: string): Promise<void> {
-        const kept = await api.dog(id)
-        dogs.value = dogs.value.map((one) => one.id === id ? kept : one)
-    }
-
-    async function removeDog(id: string): Promise<void> {
-        await api.removeDog(id)
-        dogs.value = dogs.value.filter((one) => one.id !== id)
-    }
-
-    async function keepRecipe(id: string | null, fields: RecipeFields): Promise<Recipe> {
-        const kept = id === null ? await api.addRecipe(fields) : await api.changeRecipe(id, fields)
-        const index = recipes.value.findIndex((one) => one.id === kept.id)
-        if (index === -1) recipes.value.push(kept)
-        else recipes.value[index] = kept
-        recipes.value.sort((one, two) => one.title.localeCompare(two.title))
-
-        return kept
-    }
-
-    async function removeRecipe(id: string): Promise<void> {
-        await api.removeRecipe(id)
-        recipes.value = recipes.value.filter((one) => one.id !== id)
-    }
-
-    async function keepProduct(id: string | null, fields: ProductFields): Promise<Product> {
-        const kept = id === null ? await api.addProduct(fields) : await api.changeProduct(id, fields)
-        products.value = [...products.value.filter((one) => one.id !== kept.id), kept].sort((one, two) => one.name.localeCompare(two.name))
-
-        return kept
-    }
-
-    async function removeProduct(id: string): Promise<void> {
-        await api.removeProduct(id)
-        products.value = products.value.filter((one) => one.id !== id)
-    }
-
-    async function keepName(words: string, ingredient: string): Promise<void> {
-        const kept = await api.addName(words, ingredient)
-        names.value = [...names.value.filter((one) => one.id !== kept.id), kept]
-    }
-
-    async function removeName(id: string): Promise<void> {
-        await api.removeName(id)
-        names.value = names.value.filter((one) => one.id !== id)
-    }
-
-    async function keepFood(food: OwnFood): Promise<void> {
-        const kept = await api.addFood(food)
-        foods.value = [...foods.value.filter((one) => one.id !== kept.id), kept]
-    }
-
-    async function removeFood(id: string): Promise<void> {
-        await api.removeFood(id)
-        foods.value = foods.value.filter((one) => one.id !== id)
-    }
-
-    async function rateSwap(swap: OwnSwap): Promise<void> {
-        const kept = await api.rateSwap(swap)
-        swaps.value = [...swaps.value.filter((one) => one.id !== kept.id), kept]
-    }
-
-    async function removeSwap(id: string): Promise<void> {
-        await api.removeSwap(id)
-        swaps.value = swaps.value.filter((one) => one.id !== id)
-    }
-
-    async function keepPrice(price: Price): Promise<void> {
-        const kept = await api.addPrice(price)
-        prices.value = [...prices.value.filter((one) => one.id !== kept.id), kept]
-    }
-
-    async function removePrice(id: string): Promise<void> {
-        await api.removePrice(id)
-        prices.value = prices.value.filter((one) => one.id !== id)
-    }
-
     /** Changes go one after the other: of two quick ones the later must win. */
     let changing: Promise<unknown> = Promise.resolve()
 
@@ -149,11 +72,21 @@ export const useKitchen = defineStore('kitchen', () => {
         return mine
     }
 
-    return {
-        kitchen, dogs, recipes, products, names, foods, swaps, prices, choices, trouble, version, atTable, open, seat, keepDog, refreshDog, removeDog, keepRecipe, removeRecipe,
-        keepProduct, removeProduct, keepName, removeName, keepFood, removeFood, rateSwap, removeSwap, keepPrice, removePrice, change,
-    }
-})
+    return reactive({
+        kitchen, choices, vocabulary, trouble, all, version, atTable, ownWords, writtenRecipes, open, seat, change, dogs, recipes,
+        products: computed(() => all.products.items), names: computed(() => all.names.items), foods: computed(() => all.foods.items),
+        swaps: computed(() => all.swaps.items), prices: computed(() => all.prices.items),
+    })
+}
+
+export type KitchenOnPage = ReturnType<typeof createKitchen>
+
+export const KITCHEN: InjectionKey<KitchenOnPage> = Symbol('kitchen')
+
+/** The kitchen of this page; made in its root. */
+export function useKitchen(): KitchenOnPage {
+    return given(KITCHEN)
+}
 
 export function wordsOf(error: unknown): string {
     return error instanceof KitchenProblem ? error.message : 'Something went wrong in this page. What you typed is kept in this browser.'

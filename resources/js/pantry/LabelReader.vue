@@ -53,7 +53,7 @@ const words = computed(() => {
 async function keep(): Promise<void> {
     problem.value = null
     try {
-        const product = await kitchen.keepProduct(id.value, { name: name.value, number: number.value, ingredients: ingredients.value })
+        const product = await kitchen.all.products.keep(id.value, { name: name.value, number: number.value, ingredients: ingredients.value })
         id.value = product.id
         kept.value = product.difference === null || product.readings.length < 2 ? 'Kept with today\'s date.' : 'Kept beside the older wording.'
     } catch (error) {

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
+import { refusedIn } from '../ui/refused'
 import { figure } from '../ui/format'
 
 /** Swaps this kitchen added, and what it thinks of those it tried. */
 const kitchen = useKitchen()
 const problem = ref<string | null>(null)
-const form = reactive({ out: '', into: '', ratio: '1', note: '' })
+const form = reactive({ out: '', into: '', ratio: 1 as number | null, note: '' })
 
 /** The food of the catalogue, or of this kitchen, that goes by a name. */
 function idOf(name: string): string | undefined {
@@ -27,8 +29,8 @@ async function keep(): Promise<void> {
         return
     }
     try {
-        await kitchen.rateSwap({ out, in: into, ratio: Number(form.ratio.replace(',', '.')), note: form.note })
-        Object.assign(form, { out: '', into: '', ratio: '1', note: '' })
+        await kitchen.all.swaps.keep(null, { out, in: into, ratio: form.ratio ?? 1, note: form.note })
+        Object.assign(form, { out: '', into: '', ratio: 1, note: '' })
     } catch (error) {
         problem.value = wordsOf(error)
     }
@@ -36,7 +38,7 @@ async function keep(): Promise<void> {
 
 async function remove(id: string): Promise<void> {
     try {
-        await kitchen.removeSwap(id)
+        await kitchen.all.swaps.remove(id)
     } catch (error) {
         problem.value = wordsOf(error)
     }
@@ -51,11 +53,11 @@ async function remove(id: string): Promise<void> {
             <li v-for="one in kitchen.swaps" :key="one.id">{{ nameOf(one.swap.in) }} for {{ nameOf(one.swap.out) }}, {{ figure(one.swap.ratio ?? 1) }} g for a gram<template v-if="one.swap.rating">; {{ one.swap.rating === 'good' ? 'worked' : 'failed' }} here</template><template v-if="one.swap.note">: {{ one.swap.note }}</template> <v-btn @click="remove(one.id)">Forget it</v-btn></li>
         </ul>
         <datalist id="known-foods"><option v-for="food in kitchen.choices?.foods ?? []" :key="food.id" :value="food.name" /></datalist>
-        <form class="dog-form" @submit.prevent="keep">
+        <form class="dog-form" @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <div class="fields">
                 <label class="plain"><span>In place of</span><input v-model="form.out" required list="known-foods" maxlength="80" /></label>
                 <label class="plain"><span>take</span><input v-model="form.into" required list="known-foods" maxlength="80" /></label>
-                <label class="plain plain--short"><span>g for a gram</span><input v-model="form.ratio" inputmode="decimal" /></label>
+                <NumberField label="g for a gram" :value="form.ratio" :above="0" live @meant="form.ratio = $event" />
             </div>
             <label class="plain"><span>Note</span><input v-model="form.note" maxlength="200" placeholder="what it does to the dough" /></label>
             <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>

@@ -31,7 +31,7 @@ function take(one: ShelfProduct): void {
 
 async function remove(product: Product): Promise<void> {
     try {
-        await kitchen.removeProduct(product.id)
+        await kitchen.all.products.remove(product.id)
     } catch (error) {
         problem.value = wordsOf(error)
     }

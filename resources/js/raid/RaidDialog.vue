@@ -5,7 +5,9 @@ import type { AskedRaid } from '../api/asked'
 import type { Dog, RaidAnswer } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
+import { refusedIn } from '../ui/refused'
 
 /** A dog got at something. Two taps: this, then the dog. The words to act on stand there from the first moment. */
 const open = defineModel<boolean>({ required: true })
@@ -15,10 +17,10 @@ const { sheet } = useSheet()
 const dog = ref<Dog | null>(null)
 const kind = ref<'food' | 'recipe' | 'product'>('food')
 const food = ref('')
-const pieces = ref('')
+const pieces = ref<number | null>(null)
 const recipeId = ref('')
 const productId = ref('')
-const grams = ref('')
+const grams = ref<number | null>(null)
 const when = ref('')
 const answer = ref<RaidAnswer | null>(null)
 const problem = ref<string | null>(null)
@@ -38,18 +40,18 @@ watch(open, (is) => {
     recipeId.value = sheet.value.recipeId ?? (sheet.value.text.trim() === '' ? '' : 'bench')
 })
 
-function number(text: string): number {
-    return Number(text.trim().replace(',', '.'))
-}
-
 async function count(): Promise<void> {
     if (dog.value === null) return
     problem.value = null
     const recipe = recipes.value.find((one) => one.id === recipeId.value)
     const product = kitchen.products.find((one) => one.id === productId.value)
     const what = kind.value === 'food' ? { food: food.value }
-        : kind.value === 'product' ? (product === undefined ? null : { product: { id: product.id, grams: number(grams.value) } })
-            : recipe === undefined ? null : { recipe: { ...recipe.asked, ...(pieces.value.trim() === '' ? {} : { pieces: number(pieces.value) }) } }
+        : kind.value === 'product' ? (product === undefined ? null : { product: { id: product.id, grams: grams.value ?? 0 } })
+            : recipe === undefined ? null : { recipe: { ...recipe.asked, ...(pieces.value === null ? {} : { pieces: pieces.value }) } }
+    if (kind.value === 'product' && product !== undefined && grams.value === null) {
+        problem.value = 'Say about how many grams; the most it may have been.'
+        return
+    }
     if (what === null) {
         problem.value = kind.value === 'product' ? 'Choose the product.' : 'Choose the recipe.'
         return
@@ -75,7 +77,7 @@ function print(): void {
                 <p>Which dog?</p>
                 <div class="raid__dogs"><button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">{{ one.name }}<small>{{ one.weightKg === null ? 'no weight' : `${one.weightKg} kg` }}</small></button></div>
             </template>
-            <form v-else-if="answer === null" class="raid__form" @submit.prevent="count">
+            <form v-else-if="answer === null" class="raid__form" @submit.prevent="refusedIn($event.currentTarget) || count()">
                 <div class="switch" role="group" aria-label="What it took">
                     <button type="button" :aria-pressed="kind === 'food'" @click="kind = 'food'">a food</button>
                     <button type="button" :aria-pressed="kind === 'recipe'" @click="kind = 'recipe'">treats of mine</button>
@@ -84,11 +86,11 @@ function print(): void {
                 <label v-if="kind === 'food'" class="plain"><span>What and how much, one a line</span><textarea v-model="food" rows="3" class="clip__text" placeholder="100 g dark chocolate" /></label>
                 <template v-else-if="kind === 'recipe'">
                     <label class="plain"><span>Which treats</span><select v-model="recipeId"><option value="">choose</option><option v-for="one in recipes" :key="one.id" :value="one.id">{{ one.title }}</option></select></label>
-                    <label class="plain"><span>How many pieces (empty: the whole batch)</span><input v-model="pieces" inputmode="decimal" /></label>
+                    <NumberField label="How many pieces (empty: the whole batch)" :short="false" :value="pieces" :above="0" of="high" live @meant="pieces = $event" />
                 </template>
                 <template v-else>
                     <label class="plain"><span>Which product</span><select v-model="productId"><option value="">choose</option><option v-for="one in kitchen.products" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
-                    <label class="plain"><span>About how many grams</span><input v-model="grams" inputmode="decimal" /></label>
+                    <NumberField label="About how many grams" :short="false" :value="grams" :above="0" of="high" live @meant="grams = $event" />
                 </template>
                 <label class="plain"><span>When</span><input v-model="when" placeholder="half an hour ago" maxlength="60" /></label>
                 <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>

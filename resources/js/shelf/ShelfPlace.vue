@@ -29,7 +29,7 @@ function begin(): void {
 
 async function change(recipe: Recipe, fields: Partial<Pick<Recipe, 'title' | 'notes' | 'promoted'>>): Promise<void> {
     try {
-        await kitchen.keepRecipe(recipe.id, fields)
+        await kitchen.all.recipes.keep(recipe.id, fields)
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
@@ -67,7 +67,7 @@ async function remove(): Promise<void> {
     if (leaving.value === null) return
     try {
         const { id } = leaving.value
-        await kitchen.removeRecipe(id)
+        await kitchen.all.recipes.remove(id)
         for (const child of kitchen.recipes) if (child.parentId === id) child.parentId = null
         if (sheet.value.recipeId === id) sheet.value.recipeId = null
         compared.value = compared.value.filter((one) => one.id !== id)

@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Candidate, SwapsAnswer } from '../api/types.generated'
+import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, pieces } from '../ui/format'
@@ -10,7 +11,8 @@ import { figure, pieces } from '../ui/format'
 const props = defineProps<{ index: number, text: string }>()
 const emit = defineEmits<{ close: [], look: [candidate: Candidate | null] }>()
 const kitchen = useKitchen()
-const { question, takeSwap } = useSheet()
+const { takeSwap } = useSheet()
+const { question } = useQuestion()
 
 const JOBS = ['bind', 'bulk', 'thicken', 'wet', 'fat', 'protein', 'sweeten', 'flavour', 'leaven', 'coat']
 const answer = ref<SwapsAnswer | null>(null)
@@ -59,14 +61,14 @@ function toggle(job: string): void {
 }
 
 function take(candidate: Candidate): void {
-    takeSwap(candidate.recipeText, candidate.steps, candidate.action === 'remove' ? `left out "${props.text.trim()}"` : `${candidate.texts.join(' and ')} for "${props.text.trim()}"`)
     emit('close')
+    takeSwap(candidate.recipeText, candidate.steps)
 }
 
 async function rate(candidate: Candidate, rating: 'good' | 'bad'): Promise<void> {
     if (candidate.swap === null) return
     try {
-        await kitchen.rateSwap({ ...candidate.swap, rating })
+        await kitchen.all.swaps.keep(null, { ...candidate.swap, rating })
     } catch (error) {
         problem.value = wordsOf(error)
     }

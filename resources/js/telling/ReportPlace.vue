@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen } from '../kitchen/useKitchen'
 import { figure, grams, pieces } from '../ui/format'
@@ -9,8 +10,8 @@ import { LEVELS, worstFirst } from '../ui/levels'
 /** The screening report of what lies on the bench, for one dog, to print or to keep. */
 const route = useRoute()
 const kitchen = useKitchen()
-const { sheet, answer, start } = useSheet()
-start()
+const { sheet } = useSheet()
+const { answer } = useQuestion()
 
 const id = computed(() => String(route.params['dog'] ?? ''))
 const dog = computed(() => kitchen.dogs.find((one) => one.id === id.value))

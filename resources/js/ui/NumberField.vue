@@ -1,27 +1,48 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, useId, watch } from 'vue'
+import { readNumber, type NumberRules } from './number'
 
-/** A number that is typed and then meant: it is handed on when the field is left or Enter is pressed, and what is being typed is never overwritten. */
-const props = withDefaults(defineProps<{ label: string, value: number | null, placeholder?: string, short?: boolean }>(), { placeholder: '', short: true })
+/**
+ * A number that is typed and then meant: it is handed on when the field is left or Enter is pressed (with `live` at every key that makes
+ * a number), and what is being typed is never overwritten. What cannot be meant is refused in words and stays where it was typed.
+ */
+const props = withDefaults(defineProps<NumberRules & { label: string, value: number | null, placeholder?: string, short?: boolean, live?: boolean, disabled?: boolean, problem?: string | null }>(), {
+    placeholder: '', short: true, live: false, whole: false, problem: null,
+})
 const emit = defineEmits<{ meant: [value: number | null] }>()
+const id = useId()
 
-const shown = (value: number | null): string => value === null ? '' : String(value)
+const shown = (value: number | null): string => value === null ? '' : String(Math.round(value * 1000) / 1000)
 const text = ref(shown(props.value))
 const typing = ref(false)
+const refused = ref<string | null>(null)
+const told = computed(() => refused.value ?? props.problem)
 
 watch(() => props.value, (value) => {
-    if (!typing.value) text.value = shown(value)
+    if (!typing.value && refused.value === null) text.value = shown(value)
 })
+
+function read(): void {
+    const { value, problem } = readNumber(text.value, props)
+    refused.value = problem
+    if (problem === null) emit('meant', value)
+}
+
+function typed(): void {
+    typing.value = true
+    if (props.live) read()
+}
 
 function done(): void {
     if (!typing.value) return
     typing.value = false
-    const plain = text.value.trim().replace(',', '.')
-    if (plain === '') emit('meant', null)
-    else if (Number.isFinite(Number(plain))) emit('meant', Number(plain))
+    read()
 }
 </script>
 
 <template>
-    <label class="plain" :class="{ 'plain--short': short }"><span>{{ label }}</span><input v-model="text" inputmode="decimal" :placeholder="placeholder" @input="typing = true" @change="done" @keydown.enter.prevent="done" @blur="done" /></label>
+    <label class="plain" :class="{ 'plain--short': short }"><span>{{ label }}</span>
+        <input v-model="text" inputmode="decimal" autocomplete="off" :placeholder="placeholder" :disabled="disabled" :aria-invalid="told !== null" :data-refused="refused === null ? undefined : true" :aria-describedby="told === null ? undefined : id" @input="typed" @change="done" @keydown.enter.prevent="done" @blur="done" />
+        <em v-if="told !== null" :id="id" class="field-error" role="alert">{{ told }}</em>
+    </label>
 </template>

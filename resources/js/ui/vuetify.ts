@@ -1,7 +1,7 @@
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+import { nonce } from './nonce'
 
-const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content
 
 /** Oat paper by day, a dim kitchen by night; the same words in both. */
 export const vuetify = createVuetify({

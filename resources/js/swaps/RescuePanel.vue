@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { api } from '../api/client'
+import type { FormulateAnswer, RescueAnswer } from '../api/types.generated'
+import { joined } from '../bench/paper/document'
+import { proposed } from '../bench/paper/fields'
+import { useQuestion } from '../bench/useQuestion'
+import { useSheet } from '../bench/useSheet'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import NumberField from '../ui/NumberField.vue'
+import { figure, pieces } from '../ui/format'
+import PieceDots from '../ui/PieceDots.vue'
+
+/**
+ * The whole recipe rescued: up to three ways to keep the treat and lose the trouble, and goals beyond. What each would change stands struck
+ * through on the sheet itself until one is taken.
+ */
+const emit = defineEmits<{ close: [] }>()
+const { sheet, paper, takeSwap } = useSheet()
+const { answer, question } = useQuestion()
+
+const PLAIN: [string, string][] = [['gluten-free', 'gluten-free'], ['grain-free', 'grain-free'], ['egg-free', 'egg-free'], ['dairy-free', 'dairy-free'], ['low-fat', 'low in fat'], ['low-sodium', 'low in salt'], ['single-protein', 'one animal only'], ['meat-first', 'meat stays first']]
+const kitchen = useKitchen()
+const goals = ref<string[]>([])
+const fewer = ref<number | null>(null)
+const plan = ref<RescueAnswer | null>(null)
+const at = ref(0)
+const after = ref<FormulateAnswer | null>(null)
+const problem = ref<string | null>(null)
+const working = ref(false)
+const title = ref<HTMLElement | null>(null)
+let turn = 0
+
+const asked = computed(() => [...goals.value, ...(fewer.value === null ? [] : [`fewer-calories:${fewer.value}`])])
+const chosen = computed(() => plan.value?.rescues[at.value] ?? null)
+
+async function work(): Promise<void> {
+    const request = question()
+    const mine = ++turn
+    plan.value = null
+    if (request === null) {
+        problem.value = 'There is nothing on the sheet yet.'
+        return
+    }
+    working.value = true
+    problem.value = null
+    try {
+        const given = await api.rescue({ ...request, goals: asked.value })
+        if (mine !== turn) return
+        plan.value = given
+        at.value = 0
+    } catch (error) {
+        if (mine === turn) problem.value = wordsOf(error)
+    }
+    if (mine === turn) working.value = false
+}
+
+/** What the chosen way would change stands on the sheet; what it comes to stands here. */
+async function show(): Promise<void> {
+    const request = question()
+    const way = chosen.value
+    after.value = null
+    paper.dispatch({ effects: proposed.of(way === null ? null : joined({ text: way.recipeText, steps: way.steps })) })
+    if (request === null || way === null) return
+    try {
+        const given = await api.formulate({ ...request, recipe: { ...request.recipe, text: way.recipeText, steps: way.steps } })
+        if (chosen.value === way) after.value = given
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+watch(chosen, () => void show())
+watch([asked, () => sheet.value.text, () => sheet.value.steps], () => void work())
+
+onMounted(() => {
+    title.value?.focus()
+    void work()
+})
+onBeforeUnmount(() => {
+    turn++
+    paper.dispatch({ effects: proposed.of(null) })
+})
+
+function toggle(goal: string): void {
+    goals.value = goals.value.includes(goal) ? goals.value.filter((one) => one !== goal) : [...goals.value, goal]
+}
+
+const rations = computed(() => (after.value?.rations ?? []).map((ration) => ({ dog: ration.dog, before: answer.value?.rations.find((one) => one.dog === ration.dog)?.ifCleared ?? 0, after: ration.ifCleared ?? 0, cleared: after.value?.verdict.dogs.find((one) => one.name === ration.dog)?.cleared ?? false })))
+
+function take(): void {
+    if (chosen.value === null) return
+    const { recipeText, steps } = chosen.value
+    turn++
+    takeSwap(recipeText, steps)
+    emit('close')
+    paper.shownIn?.focus()
+}
+
+function leave(): void {
+    emit('close')
+    paper.shownIn?.focus()
+}
+</script>
+
+<template>
+    <section class="rescue" aria-labelledby="rescue-title" @keydown.esc.stop="leave">
+        <h2 id="rescue-title" ref="title" tabindex="-1">Keep the treat, lose the trouble</h2>
+        <p class="hint">What would change stands struck through on the sheet. Nothing changes until you take it.</p>
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <p v-if="working" role="status">Working it out…</p>
+        <p v-if="plan !== null && plan.why !== null" class="problem" role="status">{{ plan.why }}</p>
+        <template v-if="plan !== null && chosen !== null">
+            <div class="rescue__ways" role="group" aria-label="Ways to do it"><button v-for="(one, number) in plan.rescues" :key="one.recipeText" type="button" class="way" :aria-pressed="at === number" @click="at = number">{{ one.says }}</button></div>
+            <p class="paper__ends"><v-btn @click="leave">Leave it as it is</v-btn><v-btn variant="flat" color="primary" @click="take">Take these changes</v-btn></p>
+            <ol class="rescue__changes" aria-label="What changes, and why"><li v-for="one in chosen.changes" :key="one.line + (one.to ?? '')"><del v-if="one.action !== 'add'">{{ one.line }}</del> <ins>{{ one.to ?? 'left out' }}</ins><small>{{ one.reason }}</small></li></ol>
+            <p v-if="after !== null"><strong>{{ figure(answer?.piece.kcal.best ?? 0) }} → {{ figure(after.piece.kcal.best) }}</strong> kcal a piece; fat {{ figure(answer?.piece.nutrients['fatG'] ?? 0) }} → {{ figure(after.piece.nutrients['fatG'] ?? 0) }} g; {{ answer?.batch.feel ?? '–' }} → {{ after.batch.feel ?? '–' }}</p>
+            <ul class="rescue__rations"><li v-for="one in rations" :key="one.dog"><strong>{{ one.dog }}</strong> {{ pieces(one.before) }} → {{ pieces(one.after) }} a day<template v-if="!one.cleared"> (not cleared yet)</template><span class="rescue__dots"><PieceDots :count="one.before" ghost :most="12" /><span aria-hidden="true">→</span><PieceDots :count="one.after" :ghost="!one.cleared" :most="12" /></span></li></ul>
+            <ul v-if="chosen.leftOut.length > 0" class="doubts" aria-label="Left out"><li v-for="one in chosen.leftOut" :key="one.dog"><strong>{{ one.dog }}</strong>: {{ one.reason }}</li></ul>
+            <p v-if="plan.tables.length > 1">Or bake {{ plan.tables.length }} batches: {{ plan.tables.map((table) => table.join(', ')).join(' / ') }}.</p>
+            <p class="hint">{{ chosen.optimal ? 'No set of changes known here costs less.' : 'The best that was found in the time.' }}</p>
+        </template>
+        <div class="rescue__goals" role="group" aria-label="And make it">
+            <span class="hint">And make it</span>
+            <button v-for="[id, name] in PLAIN" :key="id" type="button" class="job" :aria-pressed="goals.includes(id)" @click="toggle(id)">{{ name }}</button>
+            <button v-for="dog in kitchen.atTable.filter((one) => one.newIngredients.length > 0)" :key="dog.id" type="button" class="job" :aria-pressed="goals.includes(`nothing-new:${dog.id}`)" @click="toggle(`nothing-new:${dog.id}`)">nothing new for {{ dog.name }}</button>
+            <button v-if="kitchen.atTable.some((one) => one.allowList !== null)" type="button" class="job" :aria-pressed="goals.includes('allow-list')" @click="toggle('allow-list')">from the allow-list only</button>
+            <NumberField label="% fewer kcal" :value="fewer" :above="0" :most="90" @meant="fewer = $event" />
+        </div>
+        <p v-if="chosen === null" class="paper__ends"><v-btn @click="leave">Close</v-btn></p>
+    </section>
+</template>
