@@ -4,7 +4,9 @@ import { test } from '@playwright/test'
 test('drag to redraw', async ({ page }) => {
     await page.goto('/bench')
     await page.getByRole('button', { name: /^Biscay/ }).waitFor()
-    await page.getByLabel('Foods, line 1', { exact: true }).fill('3 cups oat flour')
+    await page.getByRole('textbox', { name: 'The recipe', exact: true }).focus()
+    await page.keyboard.insertText('3 cups oat flour')
+    await page.getByText('Checked 1 line').waitFor()
     await page.goto('/studio')
     const handle = page.getByRole('slider', { name: 'Drag: across' })
     await handle.waitFor()

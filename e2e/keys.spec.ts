@@ -1,73 +1,134 @@
-import { expect, freshKitchen, openBench, row, test, write } from './support'
+import { block, caret, expect, freshKitchen, openBench, row, sheet, test, words, write } from './support'
 
 /** Every key of the list that ? opens, one by one. */
 freshKitchen()
 
-const line = (number: number): string => `Foods, line ${number}`
-
-test('Enter splits a line where the cursor is, Backspace at its start joins it again', { tag: ['@key-split', '@key-join'] }, async ({ page }) => {
-    await openBench(page)
-    await write(page, '2 cups oat flour and 1 egg')
-    const first = page.getByLabel(line(1), { exact: true })
-    await first.evaluate((input: HTMLTextAreaElement) => {
-        input.setSelectionRange(16, 16)
-    })
-    await first.press('Enter')
-    await expect(first).toHaveValue('2 cups oat flour')
-    await expect(page.getByLabel(line(2), { exact: true })).toHaveValue(' and 1 egg')
-    await expect(page.getByLabel(line(2), { exact: true })).toBeFocused()
-    await page.keyboard.press('Backspace')
-    await expect(first).toHaveValue('2 cups oat flour and 1 egg')
-    await expect(first).toBeFocused()
-    await expect(page.getByLabel(line(2), { exact: true })).toHaveCount(0)
-    expect(await first.evaluate((input: HTMLTextAreaElement) => input.selectionStart)).toBe(16)
-})
-
-test('the arrows go from line to line, and with Alt take the line along', { tag: ['@key-walk', '@key-move'] }, async ({ page }) => {
+test('Alt + arrows move the line, with Shift they write it twice', { tag: ['@key-move', '@key-double'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '1 egg\n2 cups oat flour\n1/4 cup water')
-    await page.keyboard.press('ArrowUp')
-    await expect(page.getByLabel(line(2), { exact: true })).toBeFocused()
-    await page.keyboard.press('ArrowDown')
-    await expect(page.getByLabel(line(3), { exact: true })).toBeFocused()
     await page.keyboard.press('Alt+ArrowUp')
-    await expect(page.getByLabel(line(2), { exact: true })).toHaveValue('1/4 cup water')
-    await expect(page.getByLabel(line(2), { exact: true })).toBeFocused()
+    await expect(words(page, 2)).toHaveText('1/4 cup water')
     await page.keyboard.press('Alt+ArrowDown')
-    await expect(page.getByLabel(line(3), { exact: true })).toHaveValue('1/4 cup water')
-    await expect(page.getByLabel(line(2), { exact: true })).toHaveValue('2 cups oat flour')
+    await expect(words(page, 3)).toHaveText('1/4 cup water')
+    await page.keyboard.press('Alt+Shift+ArrowDown')
+    await expect(page.locator('.row__text')).toHaveText(['1 egg', '2 cups oat flour', '1/4 cup water', '1/4 cup water'])
+    await page.keyboard.press('Control+Z')
+    await page.keyboard.press('Control+A')
+    await page.keyboard.press('Alt+Shift+ArrowDown')
+    await expect(page.locator('.row__text')).toHaveCount(6)
 })
 
-test('Ctrl + Z takes back the last change of the sheet', { tag: ['@key-undo'] }, async ({ page }) => {
+test('Ctrl + Z takes back the last change, Ctrl + Shift + Z makes it again', { tag: ['@key-undo', '@key-redo'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '1 egg\n2 cups oat flour')
     await page.keyboard.press('Alt+ArrowUp')
-    await expect(page.getByLabel(line(1), { exact: true })).toHaveValue('2 cups oat flour')
+    await expect(words(page, 1)).toHaveText('2 cups oat flour')
     await page.keyboard.press('Control+Z')
-    await expect(page.getByLabel(line(1), { exact: true })).toHaveValue('1 egg')
-    await expect(page.getByLabel(line(2), { exact: true })).toHaveValue('2 cups oat flour')
+    await expect(words(page, 1)).toHaveText('1 egg')
+    await page.keyboard.press('Control+Shift+Z')
+    await expect(words(page, 1)).toHaveText('2 cups oat flour')
+    // also with the hand elsewhere on the bench
+    await page.locator('h2').first().click()
+    await page.keyboard.press('Control+Z')
+    await expect(words(page, 1)).toHaveText('1 egg')
 })
 
-test('Alt + F opens and closes what was found on a line', { tag: ['@key-find'] }, async ({ page }) => {
+test('Alt + O opens and closes what stands behind a line, Esc closes it', { tag: ['@key-open', '@key-leave'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '1/4 cup raisins')
     await expect(row(page, 1)).toContainText('Never: grape')
-    await expect(row(page, 1).getByRole('alert')).toBeHidden()
-    await page.keyboard.press('Alt+F')
-    await expect(row(page, 1).getByRole('alert')).toContainText('no dose is known to be safe')
-    await page.keyboard.press('Alt+F')
-    await expect(row(page, 1).getByRole('alert')).toBeHidden()
-    await page.keyboard.press('Alt+F')
+    await expect(block(page)).toBeHidden()
+    await page.keyboard.press('Alt+O')
+    await expect(block(page).getByRole('alert')).toContainText('no dose is known to be safe')
+    await page.keyboard.press('Alt+O')
+    await expect(block(page)).toBeHidden()
+    await page.keyboard.press('Alt+O')
     await page.keyboard.press('Escape')
-    await expect(row(page, 1).getByRole('alert')).toBeHidden()
+    await expect(block(page)).toBeHidden()
+    await expect(sheet(page)).toBeFocused()
+})
+
+test('Alt + N and Alt + P go from finding to finding, round the sheet', { tag: ['@key-next', '@key-previous'] }, async ({ page }) => {
+    await openBench(page)
+    await write(page, '1/4 cup raisins\n2 cups oat flour\n3 tbsp flurbl\n2 tbsp peanut butter')
+    await expect(row(page, 4)).toContainText('Read the label')
+    const behind = (words: string): Promise<void> => expect(page.getByRole('region', { name: `Behind “${words}”` })).toBeVisible()
+    await page.keyboard.press('Control+Home')
+    await page.keyboard.press('Alt+N')
+    await behind('1/4 cup raisins')
+    await page.keyboard.press('Alt+N')
+    await behind('3 tbsp flurbl')
+    await expect(page.locator('.row__more')).toHaveCount(1)
+    await page.keyboard.press('Alt+N')
+    await behind('2 tbsp peanut butter')
+    await page.keyboard.press('Alt+N')
+    await behind('1/4 cup raisins')
+    await page.keyboard.press('Alt+P')
+    await behind('2 tbsp peanut butter')
+    await page.keyboard.press('Alt+P')
+    await behind('3 tbsp flurbl')
+})
+
+test('Alt + M goes into the margin; the arrows walk there, Esc leaves it', { tag: ['@key-margin'] }, async ({ page }) => {
+    await openBench(page)
+    await write(page, '2 cups oat flour\n1/4 cup raisins')
+    await expect(row(page, 2)).toContainText('Never: grape')
+    await page.keyboard.press('Alt+M')
+    await expect(row(page, 2).getByRole('button', { name: /^How 38 g/ })).toBeFocused()
+    await page.keyboard.press('ArrowRight')
+    await expect(row(page, 2).getByRole('button', { name: /Never/ })).toBeFocused()
+    await page.keyboard.press('Enter')
+    await expect(block(page).getByRole('alert')).toContainText('no dose is known to be safe')
+    await page.keyboard.press('ArrowUp')
+    await expect(row(page, 1).getByRole('button', { name: /^How 192 g/ })).toBeFocused()
+    await page.keyboard.press('Escape')
+    await expect(sheet(page)).toBeFocused()
+    await page.keyboard.type('!')
+    await expect(words(page, 1)).toHaveText('2 cups oat flour!')
+})
+
+test('Ctrl + Space takes up the offered words; without it they stay out of the way', { tag: ['@key-offers'] }, async ({ page }) => {
+    await openBench(page)
+    await write(page, '1 cup oat br')
+    await page.keyboard.type('a')
+    const offered = page.getByRole('listbox')
+    await expect(offered.getByRole('option').first()).toContainText('oat bran')
+    await page.keyboard.press('Enter')
+    await expect(words(page, 1)).toHaveText('1 cup oat bra')
+    await page.keyboard.press('Backspace')
+    await page.keyboard.type('n')
+    await page.keyboard.press('Backspace')
+    await page.keyboard.press('Control+Space')
+    await expect(offered).toBeVisible()
+    await page.keyboard.press('Control+Space')
+    await expect(offered.locator('[aria-selected]')).toContainText('oat bran')
+    await page.keyboard.press('Enter')
+    await expect(words(page, 1)).toHaveText('1 cup oat bran')
+})
+
+test('Ctrl + F finds words on the sheet, and puts others in their place', { tag: ['@key-find'] }, async ({ page }) => {
+    await openBench(page)
+    await write(page, '2 cups oat flour\n1 cup oat bran\n1 egg')
+    await page.keyboard.press('Control+F')
+    const bar = page.getByRole('search', { name: 'Find on the sheet' })
+    await bar.getByLabel('Find', { exact: true }).fill('oat')
+    await expect(bar).toContainText('2 times')
+    await bar.getByLabel('Put in its place').fill('rice')
+    await bar.getByRole('button', { name: 'Replace all' }).click()
+    await expect(words(page, 1)).toHaveText('2 cups rice flour')
+    await expect(words(page, 2)).toHaveText('1 cup rice bran')
+    await page.keyboard.press('Escape')
+    await expect(bar).toBeHidden()
+    await expect(sheet(page)).toBeFocused()
+    await page.keyboard.press('Control+Z')
+    await expect(words(page, 1)).toHaveText('2 cups oat flour')
 })
 
 test('Alt + W offers what may stand in; the arrows walk, Enter takes, Escape leaves', { tag: ['@key-swap'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water')
-    const second = page.getByLabel(line(2), { exact: true })
-    await second.focus()
     await expect(row(page, 2)).toContainText('Never: grape')
+    await caret(page, 2)
     await page.keyboard.press('Alt+W')
     const offers = page.locator('.swap__take')
     await expect(offers.first()).toBeFocused()
@@ -77,25 +138,28 @@ test('Alt + W offers what may stand in; the arrows walk, Enter takes, Escape lea
     await expect(offers.first()).toBeFocused()
     await page.keyboard.press('Escape')
     await expect(offers).toHaveCount(0)
-    await expect(second).toHaveValue('1/2 cup raisins')
-    await expect(second).toBeFocused()
+    await expect(words(page, 2)).toHaveText('1/2 cup raisins')
+    await expect(sheet(page)).toBeFocused()
     await page.keyboard.press('Alt+W')
     await expect(offers.first()).toBeFocused()
     await page.keyboard.press('Enter')
-    await expect(page.getByLabel(line(2), { exact: true })).toHaveValue(/blueberries/)
+    await expect(words(page, 2)).toHaveText(/blueberries/)
 })
 
 test('Alt + R opens the rescue of the whole recipe', { tag: ['@key-rescue'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water')
     await page.keyboard.press('Alt+R')
-    await expect(page.getByRole('dialog')).toContainText('Keep the treat, lose the trouble')
-    await expect(page.getByRole('dialog')).toContainText('blueberries')
+    const panel = page.getByRole('region', { name: 'Keep the treat, lose the trouble' })
+    await expect(panel).toContainText('blueberries')
+    await page.keyboard.press('Escape')
+    await expect(panel).toBeHidden()
+    await expect(page.locator('.cm-content del')).toHaveCount(0)
 })
 
 test('Alt + D goes to the dogs at the table, Alt + C to the cut', { tag: ['@key-dogs', '@key-cut'] }, async ({ page }) => {
     await openBench(page)
-    await page.getByLabel(line(1), { exact: true }).focus()
+    await sheet(page).focus()
     await page.keyboard.press('Alt+D')
     await expect(page.getByRole('button', { name: /^Biscay/ })).toBeFocused()
     await page.keyboard.press('Alt+C')
@@ -144,10 +208,9 @@ test('Alt + X opens the raid sheet from any place', { tag: ['@key-raid'] }, asyn
 
 test('? opens the list of keys, but not while somebody types it', { tag: ['@key-list'] }, async ({ page }) => {
     await openBench(page)
-    const first = page.getByLabel(line(1), { exact: true })
-    await first.focus()
+    await sheet(page).focus()
     await page.keyboard.type('1 egg?')
-    await expect(first).toHaveValue('1 egg?')
+    await expect(words(page, 1)).toHaveText('1 egg?')
     await expect(page.getByRole('dialog')).toBeHidden()
     await page.locator('h2').first().click()
     await page.keyboard.press('?')
@@ -155,17 +218,22 @@ test('? opens the list of keys, but not while somebody types it', { tag: ['@key-
     await expect(dialog).toContainText('Keys on the bench')
     // every key of the list has a test above
     await expect(dialog.locator('kbd')).toHaveText([
-        'Enter',
-        'Backspace',
-        '↑ ↓',
+        'Alt + O',
+        'Esc',
+        'Alt + N',
+        'Alt + P',
+        'Alt + M',
+        'Ctrl + Space',
         'Alt + ↑ ↓',
-        'Alt + F',
+        'Alt + Shift + ↑ ↓',
         'Alt + W',
         'Alt + R',
         'Alt + D',
         'Alt + C',
         'Alt + S',
         'Ctrl + Z',
+        'Ctrl + Shift + Z',
+        'Ctrl + F',
         'Alt + U',
         'Alt + 1 … 7',
         'Alt + X',

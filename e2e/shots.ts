@@ -1,4 +1,5 @@
 import { test, type Page } from '@playwright/test'
+import { caret, write } from './support'
 
 /** Takes the pictures of docs/screenshots from the demo kitchen. bin/shots runs it, never bin/test. */
 const folder = process.env['MILDBOWL_SHOTS'] ?? 'docs/screenshots'
@@ -27,15 +28,12 @@ const shots: Record<string, Shot> = {
         await page.goto('/bench')
         await page.getByRole('button', { name: 'New sheet' }).click()
         await page.getByLabel('Title of the recipe').fill('Frosted squares')
-        const rows = ['For the cake:', '250 g oat flour', '100 g mashed banana', '2 eggs', 'For the frosting:', '200 g cream cheese', '2 tbsp carob powder']
-        await page.getByLabel('Foods, line 1', { exact: true }).fill(rows[0] ?? '')
-        for (const row of rows.slice(1)) {
-            await page.keyboard.press('Enter')
-            await page.keyboard.insertText(row)
-        }
-        await page.getByText('Change the frosting').click()
-        await page.getByText('Change the frosting').scrollIntoViewIfNeeded()
+        await write(page, 'For the cake:\n250 g oat flour\n100 g mashed banana\n2 eggs\nFor the frosting:\n200 g cream cheese\n2 tbsp carob powder')
+        await page.getByRole('region', { name: 'How the frosting is made' }).waitFor()
         await page.waitForTimeout(600)
+        await page.locator('.piece-drawing').scrollIntoViewIfNeeded()
+        await page.evaluate(() => { window.scrollTo(0, 0) })
+        await page.waitForTimeout(200)
     } },
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
     'dogs': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByText('Tuppence').first().waitFor() } },
@@ -71,11 +69,7 @@ const shots: Record<string, Shot> = {
     'line-open': { size: wide, take: async (page) => {
         await page.goto('/bench')
         await page.getByRole('button', { name: /^Biscay/ }).waitFor()
-        await page.getByLabel('Foods, line 1', { exact: true }).fill('2 cups oat flour')
-        for (const line of ['1 cup brocoli, finely chopped', '1/4 cup raisins', '2 tbsp peanut butter']) {
-            await page.keyboard.press('Enter')
-            await page.keyboard.insertText(line)
-        }
+        await write(page, '2 cups oat flour\n1 cup brocoli, finely chopped\n1/4 cup raisins\n2 tbsp peanut butter')
         await page.getByText(/^Checked 4 lines/).waitFor()
         await page.getByRole('button', { name: /Not read/ }).first().click()
         await page.getByRole('button', { name: /Never: grape/ }).click()
@@ -91,7 +85,7 @@ const shots: Record<string, Shot> = {
     'rule-book': { size: wide, take: async (page) => { await page.goto('/rules'); await page.getByLabel('Any food, as you would write it').fill('2 tbsp peanut butter'); await page.getByText('Tuppence').first().waitFor(); await page.waitForTimeout(400) } },
     'swaps': { size: wide, take: async (page) => {
         await openRecipe(page, 'Clipped winter loaf')
-        await page.getByLabel('Foods, line 3', { exact: true }).focus()
+        await caret(page, 3)
         await page.keyboard.press('Alt+W')
         await page.getByRole('button', { name: /blueberries/ }).first().waitFor()
         await page.waitForTimeout(300)
@@ -99,7 +93,7 @@ const shots: Record<string, Shot> = {
     'rescue': { size: wide, take: async (page) => {
         await openRecipe(page, 'Clipped winter loaf')
         await page.getByRole('button', { name: 'Rescue this recipe' }).click()
-        await page.getByText('as it would be').waitFor()
+        await page.locator('.cm-content ins').first().waitFor()
         await page.waitForTimeout(500)
     } },
     'raid': { size: wide, take: async (page) => {

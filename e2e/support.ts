@@ -35,25 +35,57 @@ export async function openBench(page: Page): Promise<void> {
     await expect(page.getByRole('button', { name: /^Biscay/ })).toBeVisible()
 }
 
+/** The document one writes on. */
+export function sheet(page: Page): Locator {
+    return page.getByRole('textbox', { name: 'The recipe', exact: true })
+}
+
 /** Writes a recipe on an empty sheet, row by row, as a person types. */
 export async function write(page: Page, text: string): Promise<void> {
-    const first = page.getByLabel('Foods, line 1', { exact: true })
-    await first.fill(text.split('\n')[0] ?? '')
-    await first.press('End')
-    for (const line of text.split('\n').slice(1)) {
-        await page.keyboard.press('Enter')
+    await sheet(page).focus()
+    for (const [number, line] of text.split('\n').entries()) {
+        if (number > 0) await page.keyboard.press('Enter')
         await page.keyboard.insertText(line)
     }
 }
 
+/** A row of the sheet with its margin. */
 export function row(page: Page, number: number): Locator {
-    return page.getByRole('list', { name: 'Foods' }).getByRole('listitem').nth(number - 1)
+    return page.locator('.cm-content > .cm-line').nth(number - 1)
 }
 
-/** Opens what a line asks about its label, and says that the label was read. */
+/** The words of a row, without its margin. */
+export function words(page: Page, number: number): Locator {
+    return row(page, number).locator('.row__text')
+}
+
+/** What is open behind a row. */
+export function block(page: Page): Locator {
+    return page.locator('.row__more')
+}
+
+/** Puts the caret at the end of a row. */
+export async function caret(page: Page, number: number): Promise<void> {
+    const here = words(page, number)
+    if (await here.count() > 0) await here.click({ position: { x: 4, y: 14 } })
+    else await row(page, number).click()
+    await page.keyboard.press('End')
+}
+
+/** Writes other words over those of a row. */
+export async function rewrite(page: Page, number: number, text: string): Promise<void> {
+    if (await sheet(page).locator('.row__text').count() === 0) await sheet(page).focus()
+    else await caret(page, number)
+    await page.keyboard.press('Home')
+    await page.keyboard.press('Shift+End')
+    await page.keyboard.insertText(text)
+}
+
+/** Opens what a line asks about its label, says that the label was read, and closes it again. */
 export async function readLabel(page: Page, number: number): Promise<void> {
     await row(page, number).getByRole('button', { name: /Read the label/ }).click()
-    await row(page, number).getByRole('button', { name: /I read the label/ }).click()
+    await block(page).getByRole('button', { name: /I read the label/ }).click()
+    await block(page).getByRole('button', { name: 'Close' }).click()
 }
 
 export function ration(page: Page, dog: string): Locator {

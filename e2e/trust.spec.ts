@@ -1,4 +1,4 @@
-import { expect, freshKitchen, openBench, ration, readLabel, row, test, write } from './support'
+import { caret, expect, freshKitchen, openBench, ration, readLabel, row, test, words, write } from './support'
 
 /** What a page could get wrong with every figure right: one word for another line, another dog, another recipe. */
 freshKitchen()
@@ -17,23 +17,20 @@ test('a label that was read settles its own line and no other jar', async ({ pag
     await expect(ration(page, 'Bosun')).toContainText('a day')
 })
 
-test('what was confirmed of one recipe is not taken over by another', async ({ page }) => {
+test('what was confirmed of one recipe is not taken over by another, and stays with its own', async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
     await page.getByLabel('Title of the recipe').fill('One jar')
     await write(page, '2 cups oat flour\n2 tbsp peanut butter')
-    await readLabel(page, 2)
-    await expect(row(page, 2)).toContainText('Settled')
+    await expect(row(page, 2)).toContainText('Read the label')
     await page.getByRole('button', { name: 'Keep on the shelf' }).click()
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
     await page.getByRole('button', { name: 'New sheet' }).click()
+    await page.getByLabel('Title of the recipe').fill('Other jar')
     await write(page, '2 cups oat flour\n2 tbsp peanut butter')
-    await expect(row(page, 2)).toContainText('Read the label')
-    await expect(row(page, 2)).not.toContainText('Settled')
-    await expect(ration(page, 'Bosun')).toContainText('none yet')
-    // settled on the open sheet, and then the shelf's recipe with the very same line is opened over it
     await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
+    // the shelf's recipe with the very same line is opened: nobody read that label
     await page.getByRole('link', { name: 'Shelf' }).click()
     await page
         .getByRole('button', { name: /One jar/ })
@@ -43,6 +40,10 @@ test('what was confirmed of one recipe is not taken over by another', async ({ p
     await expect(row(page, 2)).toContainText('Read the label')
     await expect(row(page, 2)).not.toContainText('Settled')
     await expect(ration(page, 'Bosun')).toContainText('none yet')
+    // what was said of the other is not asked again there
+    await page.getByRole('navigation', { name: 'Sheets on the bench' }).getByRole('button', { name: 'Other jar', exact: true }).click()
+    await expect(row(page, 2)).toContainText('Settled')
+    await expect(ration(page, 'Bosun')).toContainText('a day')
 })
 
 test("a vet's word is taken for its own dog, and taken back", async ({ page }) => {
@@ -99,8 +100,7 @@ test('a second raid asks again which dog, and counts for the second', async ({ p
 test('a report shows what concerns every dog, what concerns this one, and nothing of another', async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
-    await write(page, '2 cups rye flour\n1/4 cup raisins\n100 g beef liver')
-    await page.getByLabel('Method, line 1', { exact: true }).fill('Dust with cocoa at the end.')
+    await write(page, '2 cups rye flour\n1/4 cup raisins\n100 g beef liver\nMethod\nDust with cocoa at the end.')
     await expect(row(page, 2)).toContainText('Never: grape')
     await ration(page, 'Odette').getByRole('button').first().click()
     await ration(page, 'Odette').getByRole('link', { name: 'Screening report' }).click()
@@ -123,4 +123,61 @@ test('sheets that follow each other show no verdict of the one before', async ({
     await write(page, '2 cups oat flour')
     await expect(row(page, 1)).toContainText('192 g')
     await expect(row(page, 1)).not.toContainText('Never')
+})
+
+test('an edit that the kitchen did not take is sent again by itself', async ({ page }) => {
+    await openBench(page)
+    await page.getByLabel('Title of the recipe').fill('Sent again')
+    await write(page, '2 cups oat flour')
+    await page.getByRole('button', { name: 'Keep on the shelf' }).click()
+    await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
+    await page.route('**/api/recipes/*', (route) => (route.request().method() === 'PATCH' ? route.abort() : route.continue()))
+    await caret(page, 1)
+    await page.keyboard.press('Enter')
+    await page.keyboard.insertText('1 egg')
+    await expect(page.getByText(/waits for the shelf/)).toBeVisible()
+    // also when the sheet is left, and the page is opened anew
+    await page.getByRole('button', { name: 'New sheet' }).click()
+    await page.reload()
+    await page.unroute('**/api/recipes/*')
+    await page.reload()
+    await expect
+        .poll(async () => ((await (await page.request.get('/api/recipes')).json()) as { title: string; text: string }[]).find((one) => one.title === 'Sent again')?.text, { timeout: 15_000 })
+        .toBe('2 cups oat flour\n1 egg')
+})
+
+test('a recipe that was taken off the shelf elsewhere is not lost from the bench', async ({ page }) => {
+    await openBench(page)
+    await page.getByLabel('Title of the recipe').fill('Taken off')
+    await write(page, '2 cups oat flour')
+    await page.getByRole('button', { name: 'Keep on the shelf' }).click()
+    await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
+    const recipes = (await (await page.request.get('/api/recipes')).json()) as { id: string; title: string }[]
+    await page.request.delete(`/api/recipes/${recipes.find((one) => one.title === 'Taken off')?.id ?? ''}`)
+    await caret(page, 1)
+    await page.keyboard.press('Enter')
+    await page.keyboard.insertText('1 egg')
+    await expect(page.getByText(/taken off the shelf meanwhile/)).toBeVisible()
+    await page.getByRole('button', { name: 'Keep on the shelf' }).click()
+    await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
+    const now = (await (await page.request.get('/api/recipes')).json()) as { title: string; text: string }[]
+    expect(now.filter((one) => one.title === 'Taken off').map((one) => one.text)).toEqual(['2 cups oat flour\n1 egg'])
+})
+
+test('the same sheet in two tabs is one sheet', async ({ page, context }) => {
+    await openBench(page)
+    await page.getByLabel('Title of the recipe').fill('Two tabs')
+    await write(page, '2 cups oat flour')
+    await page.waitForTimeout(600)
+    const other = await context.newPage()
+    await openBench(other)
+    await expect(other.getByLabel('Title of the recipe')).toHaveValue('Two tabs')
+    await caret(other, 1)
+    await other.keyboard.press('Enter')
+    await other.keyboard.insertText('1/4 cup raisins')
+    await expect(words(page, 2)).toHaveText('1/4 cup raisins')
+    await expect(row(page, 2)).toContainText('Never: grape')
+    await page.getByLabel('Title of the recipe').fill('Two tabs, one sheet')
+    await expect(other.getByLabel('Title of the recipe')).toHaveValue('Two tabs, one sheet')
+    await expect(words(other, 2)).toHaveText('1/4 cup raisins')
 })
