@@ -19,6 +19,11 @@ export default tseslint.config(
             'vue/require-default-prop': 'off',
             'vue/attributes-order': 'off',
             'vue/multiline-html-element-content-newline': 'off',
+            // the compiler drops them, and two words become one for eye and ear
+            'vue/no-restricted-syntax': ['error', ...[
+                'VElement > VText[value=/^ +$/]:first-child + VExpressionContainer',
+                'VElement > VExpressionContainer + VText[value=/^ +$/]:last-child',
+            ].map((selector) => ({ selector, message: 'A space at the edge of an element is dropped: put it outside, or into the expression.' }))],
         },
     },
 )

@@ -3,7 +3,7 @@ import { test } from '@playwright/test'
 /** Dragging a cut: from the pointer's move to the piece redrawn, and to the rations that follow it. */
 test('drag to redraw', async ({ page }) => {
     await page.goto('/bench')
-    await page.getByRole('button', { name: /^Biscay/ }).waitFor()
+    await page.getByRole('region', { name: 'At the table' }).getByRole('button', { name: /^Biscay/ }).waitFor()
     await page.getByRole('textbox', { name: 'The recipe', exact: true }).focus()
     await page.keyboard.insertText('3 cups oat flour')
     await page.getByText('Checked 1 line').waitFor()

@@ -11,7 +11,7 @@ const at = (times: number[], share: number): string => [...times].sort((one, two
 
 async function open(page: Page, slowed: number): Promise<void> {
     await page.goto('/bench')
-    await page.getByRole('button', { name: /^Biscay/ }).waitFor()
+    await page.getByRole('region', { name: 'At the table' }).getByRole('button', { name: /^Biscay/ }).waitFor()
     await page.getByRole('textbox', { name: 'The recipe', exact: true }).focus()
     await page.keyboard.insertText(LINES.join('\n'))
     await page.getByText('Checked 12 lines').waitFor()

@@ -1,4 +1,4 @@
-import { block, caret, expect, freshKitchen, openBench, row, sheet, test, words, write } from './support'
+import { block, caret, expect, freshKitchen, openBench, row, seat, sheet, test, words, write } from './support'
 
 /** Every key of the list that ? opens, one by one. */
 freshKitchen()
@@ -161,7 +161,7 @@ test('Alt + D goes to the dogs at the table, Alt + C to the cut', { tag: ['@key-
     await openBench(page)
     await sheet(page).focus()
     await page.keyboard.press('Alt+D')
-    await expect(page.getByRole('button', { name: /^Biscay/ })).toBeFocused()
+    await expect(seat(page, 'Biscay')).toBeFocused()
     await page.keyboard.press('Alt+C')
     await expect(page.getByLabel('Shape')).toBeFocused()
 })

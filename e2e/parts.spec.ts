@@ -1,4 +1,4 @@
-import { expect, expectAccessible, freshKitchen, openBench, ration, rewrite, row, test, write } from './support'
+import { expect, expectAccessible, freshKitchen, openBench, ration, rewrite, row, seat, test, write } from './support'
 
 /** A recipe in parts: each with its line of figures, and each changed by one tap. */
 freshKitchen()
@@ -67,7 +67,7 @@ test('a dog that is called something else keeps its place and its word', async (
     await page.getByRole('link', { name: /^Bosun/ }).click()
     await page.getByLabel('Name', { exact: true }).fill('Bosley')
     await page.getByRole('button', { name: 'Keep', exact: false }).first().click()
-    await expect(page.getByRole('button', { name: /^Bosley/ })).toBeVisible()
+    await expect(seat(page, 'Bosley')).toBeVisible()
     await page.goto('/studio')
     await expect(page.getByRole('button', { name: /portion 1/ })).toContainText('Bosley')
     await expect(page.getByRole('list').filter({ hasText: 'Bosley' }).first()).toBeVisible()

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, freshKitchen, openBench, ration, test, write } from './support'
+import { expect, expectAccessible, freshKitchen, openBench, ration, seat, test, write } from './support'
 
 freshKitchen()
 
@@ -11,7 +11,7 @@ test('a dog is added in words a person uses, and eats at once', async ({ page })
     await page.getByLabel('Age, years').fill('3')
     await page.getByRole('button', { name: 'beef', exact: true }).click()
     await page.getByRole('button', { name: 'Add to the kitchen' }).click()
-    await expect(page.getByRole('button', { name: /^Fig/ })).toContainText('6.35 kg')
+    await expect(seat(page, 'Fig')).toContainText('6.35 kg')
     await write(page, '100 g cooked minced beef')
     await expect(ration(page, 'Fig')).toContainText('none yet')
 })
@@ -34,7 +34,7 @@ test('a dog is changed and taken out', async ({ page }) => {
     await page.getByRole('link', { name: /Odette/ }).click()
     await page.getByLabel('Weight', { exact: true }).fill('25')
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
-    await expect(page.getByRole('button', { name: /^Odette/ })).toContainText('25 kg')
+    await expect(seat(page, 'Odette')).toContainText('25 kg')
     await page.goto('/dogs')
     await page.getByRole('link', { name: /Bosun/ }).click()
     await page.getByRole('button', { name: 'Take out of the kitchen' }).click()

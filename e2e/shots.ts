@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test'
-import { caret, write } from './support'
+import { caret, seat, write } from './support'
 
 /** Takes the pictures of docs/screenshots from the demo kitchen. bin/shots runs it, never bin/test. */
 const folder = process.env['MILDBOWL_SHOTS'] ?? 'docs/screenshots'
@@ -68,7 +68,7 @@ const shots: Record<string, Shot> = {
     } },
     'line-open': { size: wide, take: async (page) => {
         await page.goto('/bench')
-        await page.getByRole('button', { name: /^Biscay/ }).waitFor()
+        await seat(page, 'Biscay').waitFor()
         await write(page, '2 cups oat flour\n1 cup brocoli, finely chopped\n1/4 cup raisins\n2 tbsp peanut butter')
         await page.getByText(/^Checked 4 lines/).waitFor()
         await page.getByRole('button', { name: /Not read/ }).first().click()

@@ -32,7 +32,12 @@ export function freshKitchen(): void {
 
 export async function openBench(page: Page): Promise<void> {
     await page.goto('/bench')
-    await expect(page.getByRole('button', { name: /^Biscay/ })).toBeVisible()
+    await expect(seat(page, 'Biscay')).toBeVisible()
+}
+
+/** The seat of a dog; its ration, which comes with the answer, is a button that begins with its name too. */
+export function seat(page: Page, dog: string): Locator {
+    return page.getByRole('region', { name: 'At the table' }).getByRole('button', { name: new RegExp(`^${dog}\\b`) })
 }
 
 /** The document one writes on. */

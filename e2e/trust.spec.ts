@@ -1,4 +1,4 @@
-import { caret, expect, freshKitchen, openBench, ration, readLabel, row, test, words, write } from './support'
+import { caret, expect, freshKitchen, openBench, ration, readLabel, row, seat, test, words, write } from './support'
 
 /** What a page could get wrong with every figure right: one word for another line, another dog, another recipe. */
 freshKitchen()
@@ -49,7 +49,7 @@ test('what was confirmed of one recipe is not taken over by another, and stays w
 test("a vet's word is taken for its own dog, and taken back", async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
-    await page.getByRole('button', { name: /^Ferris/ }).click()
+    await seat(page, 'Ferris').click()
     await write(page, '200 g oat flour\n100 g water')
     for (const dog of ['Quill', 'Ferris']) await expect(ration(page, dog)).toContainText('none yet')
     await ration(page, 'Quill').getByRole('button').first().click()

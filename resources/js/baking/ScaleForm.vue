@@ -61,7 +61,7 @@ function take(text: string, factor: number): void {
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <div v-if="answer !== null" role="status" class="studio__answer">
             <p><strong>{{ figure(answer.factor) }}</strong> times the recipe:</p>
-            <ul class="scaled"><li v-for="line in answer.lines" :key="line.line"><del v-if="line.line !== line.to">{{ line.line }}</del> <ins>{{ line.to }}</ins><small v-if="line.note !== null"> {{ line.note }}</small></li></ul>
+            <ul class="scaled"><li v-for="line in answer.lines" :key="line.line"><del v-if="line.line !== line.to">{{ line.line }}</del> <ins>{{ line.to }}</ins> <small v-if="line.note !== null">{{ line.note }}</small></li></ul>
             <p v-for="warning in answer.warnings" :key="warning" class="hint">{{ warning }}</p>
             <p class="paper__ends"><v-btn v-if="answer.wholeEggs !== null" variant="outlined" :disabled="stale" @click="take(answer.wholeEggs.recipeText, answer.wholeEggs.factor)">{{ answer.wholeEggs.says }}</v-btn><v-btn variant="flat" color="primary" :disabled="stale" @click="take(answer.recipeText, answer.factor)">Scale the sheet</v-btn></p>
         </div>

@@ -118,7 +118,7 @@ useEventListener(document, 'keydown', (event) => {
                 <OpenSheets />
                 <header class="sheet__head">
                     <input v-model="sheet.title" class="sheet__title" aria-label="Title of the recipe" placeholder="Untitled sheet" maxlength="200" />
-                    <p class="sheet__kept" role="status"><template v-if="copied !== ''">{{ copied }} </template>{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}<template v-if="problem !== null">: {{ problem }} <button type="button" class="link" @click="sheet.recipeId === null ? keepAsNew() : keep()">Try again</button></template></p>
+                    <p class="sheet__kept" role="status"><template v-if="copied !== ''">{{ `${copied} ` }}</template>{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}<template v-if="problem !== null">: {{ problem }} <button type="button" class="link" @click="sheet.recipeId === null ? keepAsNew() : keep()">Try again</button></template></p>
                     <div class="sheet__tools">
                         <v-btn icon variant="text" aria-label="Undo" :disabled="depth.back === 0" @click="undo"><v-icon :icon="mdiUndo" /></v-btn>
                         <v-btn icon variant="text" aria-label="Redo" :disabled="depth.forth === 0" @click="redo"><v-icon :icon="mdiRedo" /></v-btn>

@@ -63,7 +63,7 @@ const words = computed(() => {
 <template>
     <li class="ration" :class="{ 'ration--waits': !verdict?.cleared }">
         <button type="button" class="ration__head" :aria-expanded="open" @click="open = !open">
-            <span class="ration__dog">{{ ration.dog }}<small v-if="ration.explain?.portion"> {{ ration.explain.portion }}</small></span>
+            <span class="ration__dog">{{ ration.dog }} <small v-if="ration.explain?.portion">{{ ration.explain.portion }}</small></span>
             <span class="ration__words">{{ words }}</span>
         </button>
         <PieceDots class="ration__pieces" :count="ghost ? ifCleared : shown" :ghost="ghost" />

@@ -81,8 +81,8 @@ function blank(): void {
             <p class="verdict label-reader__verdict" :class="{ 'verdict--poison': answer.worst === 'never', 'verdict--stop': answer.worst !== 'clear' && answer.worst !== 'never' && answer.worst !== 'caution' }" role="status"><strong>{{ words }}</strong></p>
             <ol class="parts">
                 <li v-for="(part, index) in answer.parts" :key="index" class="part" :class="{ 'part--never': part.findings.some((one) => one.level === 'never') }" :style="{ paddingInlineStart: `${0.6 + part.depth * 1.2}rem` }">
-                    <span class="part__text">{{ part.text }}<em v-if="part.trace"> trace</em><em v-if="part.percent !== null && !part.text.includes('%')"> {{ part.percent }} %</em></span>
-                    <span v-for="one in told(part.findings)" :key="one.finding.code" class="part__finding"><span class="chip" :class="`chip--${one.finding.level}`"><FindingMark :level="one.finding.level" />{{ LEVELS[one.finding.level].word }}<template v-if="one.dogs.length > 0"> {{ one.dogs.join(', ') }}</template></span> {{ one.finding.message }}</span>
+                    <span class="part__text">{{ part.text }}<em v-if="part.trace"> trace</em> <em v-if="part.percent !== null && !part.text.includes('%')">{{ part.percent }} %</em></span>
+                    <span v-for="one in told(part.findings)" :key="one.finding.code" class="part__finding"><span class="chip" :class="`chip--${one.finding.level}`"><FindingMark :level="one.finding.level" />{{ LEVELS[one.finding.level].word }}<template v-if="one.dogs.length > 0">{{ ` ${one.dogs.join(", ")}` }}</template></span> {{ one.finding.message }}</span>
                 </li>
             </ol>
             <p class="paper__ends"><span role="status">{{ kept }}</span><v-btn @click="blank">Another</v-btn><v-btn variant="flat" color="primary" :disabled="name.trim() === ''" @click="keep">{{ id === null ? 'Keep as a product' : 'Keep this wording' }}</v-btn></p>

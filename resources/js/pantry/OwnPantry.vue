@@ -84,7 +84,7 @@ function toggle(group: string): void {
         <section>
             <h2>Foods of this kitchen</h2>
             <p v-if="kitchen.foods.length === 0" class="hint">None yet.</p>
-            <ul class="products"><li v-for="one in kitchen.foods" :key="one.id"><strong>{{ one.food.name }}</strong><span v-if="one.food.per100g?.kcal"> {{ one.food.per100g.kcal }} kcal per 100 g</span> <v-btn @click="remove(kitchen.all.foods.remove(one.id))">Take out</v-btn></li></ul>
+            <ul class="products"><li v-for="one in kitchen.foods" :key="one.id"><strong>{{ one.food.name }}</strong> <span v-if="one.food.per100g?.kcal">{{ one.food.per100g.kcal }} kcal per 100 g</span> <v-btn @click="remove(kitchen.all.foods.remove(one.id))">Take out</v-btn></li></ul>
             <h2>Your words for foods</h2>
             <p class="hint">A word that was not understood on the bench, and what you said it means.</p>
             <ul class="products"><li v-for="one in kitchen.names" :key="one.id">“{{ one.words }}” is {{ nameOf(one.ingredient) }} <v-btn @click="remove(kitchen.all.names.remove(one.id))">Forget it</v-btn></li></ul>
