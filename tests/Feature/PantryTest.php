@@ -119,6 +119,14 @@ it('remembers a kitchen\'s own word and refuses one that names a poison', functi
     $this->deleteJson("/api/names/{$name['id']}")->assertNoContent();
 });
 
+it('says what core calls a food of the kitchen, which a price, a swap and a word may name', function (): void {
+    $food = $this->postJson('/api/foods', ['name' => "Lock's Best Meal", 'per100g' => ['kcal' => 340]])->assertCreated()->json();
+    expect($food['ingredient'])->toBe('own-lock-s-best-meal');
+    $this->postJson('/api/prices', ['ingredient' => $food['ingredient'], 'grams' => 500, 'price' => 3])->assertCreated();
+    $this->postJson('/api/own-swaps', ['out' => 'oat-flour', 'in' => $food['ingredient']])->assertCreated();
+    $this->postJson('/api/names', ['words' => 'the good meal', 'ingredient' => $food['ingredient']])->assertCreated();
+});
+
 it('keeps a food with its label\'s figures', function (): void {
     $food = $this->postJson('/api/foods', ['name' => 'Quay crunch', 'groups' => ['wheat'], 'per100g' => ['kcal' => 400, 'proteinG' => 10]])
         ->assertCreated()

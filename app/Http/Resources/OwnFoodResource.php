@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Models\OwnFood;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use MildBowl\Core\Pantry\OwnFood as CoreOwnFood;
 
 /** @mixin OwnFood */
 final class OwnFoodResource extends JsonResource
@@ -14,6 +15,6 @@ final class OwnFoodResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'food' => ['name' => $this->name] + $this->fields];
+        return ['id' => $this->id, 'ingredient' => CoreOwnFood::idOf($this->name), 'food' => ['name' => $this->name] + $this->fields];
     }
 }

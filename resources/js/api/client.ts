@@ -11,7 +11,7 @@ export class KitchenProblem extends Error {
     }
 }
 
-const UNREACHABLE: Problem = {
+export const UNREACHABLE: Problem = {
     type: 'about:blank', title: 'No answer', status: 0, code: 'unreachable', path: '',
     message: 'The kitchen does not answer. What you typed is kept in this browser.',
 }
@@ -78,7 +78,7 @@ export const api = {
     raid: (question: AskedRaid) => ask<RaidAnswer>('POST', 'ask/raid', question),
     rescue: (question: AskedRescue) => ask<RescueAnswer>('POST', 'ask/rescue', question),
     swaps: (question: AskedSwaps) => ask<SwapsAnswer>('POST', 'ask/swaps', question),
-    dough: (question: AskedDough) => ask<DoughAnswer>('POST', 'ask/dough', question),
+    dough: (question: AskedDough, signal?: AbortSignal) => ask<DoughAnswer>('POST', 'ask/dough', question, signal),
     size: (question: AskedSize, signal?: AbortSignal) => ask<SizeAnswer>('POST', 'ask/size', question, signal),
     scale: (question: AskedScale, signal?: AbortSignal) => ask<ScaleAnswer>('POST', 'ask/scale', question, signal),
     occasion: (question: AskedOccasion) => ask<OccasionAnswer>('POST', 'ask/occasion', question),

@@ -995,6 +995,10 @@ export interface KeptName {
 
 export interface KeptFood {
     id: string
+    /**
+     * what core calls it, in a price, a swap or a word
+     */
+    ingredient: string
     food: OwnFood
 }
 

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api } from '../api/client'
-import type { FormulateAnswer } from '../api/types.generated'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import type { DoughAnswer, FormulateAnswer } from '../api/types.generated'
+import { useKitchen } from '../kitchen/useKitchen'
+import { useAsked } from '../ui/useAsked'
 import { useQuestion } from './useQuestion'
 
 /** From crumbs to batter: where this dough stands. */
@@ -12,20 +13,14 @@ const kitchen = useKitchen()
 const { question } = useQuestion()
 const felt = ref('')
 const wanted = ref('rolls cleanly')
-const advice = ref<string | null>(null)
+const { answer: advice, problem, stale } = useAsked<DoughAnswer>({
+    of: [felt, wanted, () => props.batch],
+    ask: (signal) => {
+        const asked = question()
 
-async function advise(): Promise<void> {
-    const asked = question()
-    if (asked === null || felt.value === '') {
-        advice.value = null
-        return
-    }
-    try {
-        advice.value = (await api.dough({ ...asked, feels: felt.value, wants: wanted.value })).says
-    } catch (error) {
-        advice.value = wordsOf(error)
-    }
-}
+        return asked === null || felt.value === '' ? null : api.dough({ ...asked, feels: felt.value, wants: wanted.value }, signal)
+    },
+})
 
 /** Where the strip of drawn classes begins and ends: the first and the last have no bound of their own. */
 const [DRAWN_FROM, DRAWN_TO] = [0.4, 2.4]
@@ -61,10 +56,11 @@ const place = computed(() => {
         </svg>
         <details class="assumed"><summary>Too wet, too dry?</summary>
             <div class="fields">
-                <label class="plain"><span>Under your hand it</span><select v-model="felt" @change="advise"><option value="">choose</option><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
-                <label class="plain"><span>You want</span><select v-model="wanted" @change="advise"><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
+                <label class="plain"><span>Under your hand it</span><select v-model="felt"><option value="">choose</option><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
+                <label class="plain"><span>You want</span><select v-model="wanted"><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
             </div>
-            <p v-if="advice !== null" role="status">{{ advice }}</p>
+            <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+            <p v-if="advice !== null && !stale" role="status">{{ advice.says }}</p>
         </details>
     </figure>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { FormulateAnswer, Ration } from '../api/types.generated'
 import { api } from '../api/client'
 import { wordsOf } from '../kitchen/useKitchen'
@@ -39,14 +39,19 @@ const wanted = ref<number | null>(null)
 const occasion = ref<string | null>(null)
 
 async function askOccasion(): Promise<void> {
-    const asked = question()
-    if (asked === null || wanted.value === null) return
+    const [asked, pieces] = [question(), wanted.value]
+    if (asked === null || pieces === null) return
+    let says: string
     try {
-        occasion.value = (await api.occasion({ ...asked, occasion: { dog: props.ration.dogId ?? props.ration.dog, pieces: wanted.value } })).says
+        says = (await api.occasion({ ...asked, occasion: { dog: props.ration.dogId ?? props.ration.dog, pieces } })).says
     } catch (error) {
-        occasion.value = wordsOf(error)
+        says = wordsOf(error)
     }
+    if (asked === question() && pieces === wanted.value) occasion.value = says
 }
+
+// it was said of the ration as it was
+watch([() => props.ration, wanted], () => { occasion.value = null })
 
 /** What may be left off for one dog: whatever goes on the pieces besides the dough. */
 const leavable = computed(() => (answer.value?.parts ?? []).filter((part) => part.role !== 'body' && part.section !== null))

@@ -37,7 +37,8 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
         return {
             recipe: { title, text, steps, parts },
             without,
-            dogs: kitchen.atTable.map((dog) => dog.id),
+            // before the kitchen is open only the kitchen knows who sits at the table
+            ...(kitchen.kitchen === null ? {} : { dogs: kitchen.atTable.map((dog) => dog.id) }),
             cut,
             bake: { texture },
             portions,

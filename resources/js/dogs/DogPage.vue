@@ -103,7 +103,7 @@ function toggle(list: string[], value: string): void {
     <div class="place place--narrow">
         <header class="place__head"><h1>{{ id === null ? 'A new dog' : form.name }}</h1></header>
         <p v-if="id !== null && dog === undefined && kitchen.dogs.length > 0" class="problem" role="alert">That dog is not in this kitchen. <router-link to="/dogs">To the dogs</router-link></p>
-        <ProfileAside v-if="dog !== undefined" :dog="dog" />
+        <ProfileAside v-if="dog !== undefined" :key="dog.id" :dog="dog" />
         <form v-if="id === null || dog !== undefined || kitchen.dogs.length === 0" class="dog-form" novalidate @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <fieldset>
                 <legend>Who</legend>

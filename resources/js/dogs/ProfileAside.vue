@@ -1,47 +1,37 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { ref } from 'vue'
 import { api } from '../api/client'
 import type { Dog, ProfileAnswer, Weighing } from '../api/types.generated'
 import { useCollection } from '../kitchen/useCollection'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import { dayIn, figure, spread } from '../ui/format'
+import { useAsked } from '../ui/useAsked'
 import GrowthCurve from './GrowthCurve.vue'
 
 /** What follows from what was entered: stage, ideal weight, both schools side by side, budget, meals, growth, and what was taken for granted. */
 const props = defineProps<{ dog: Dog }>()
 const kitchen = useKitchen()
-const answer = ref<ProfileAnswer | null>(null)
-const weighings = computed(() => useCollection<Weighing, { on: string, kg: number }>(`dogs/${props.dog.id}/weighings`))
+const weighings = useCollection<Weighing, { on: string, kg: number }>(`dogs/${props.dog.id}/weighings`)
 const problem = ref<string | null>(null)
 const weighed = ref({ kg: null as number | null, on: dayIn(kitchen.kitchen?.timezone ?? 'UTC') })
 
-async function ask(): Promise<void> {
-    try {
-        answer.value = await api.profile({ dog: props.dog.id })
-        problem.value = null
-    } catch (error) {
-        problem.value = wordsOf(error)
-    }
-}
+const { answer, problem: refusal } = useAsked<ProfileAnswer>({
+    of: [() => kitchen.version, () => weighings.items],
+    ask: (signal) => api.profile({ dog: props.dog.id }, signal),
+    immediate: true,
+})
 
-async function load(): Promise<void> {
-    try {
-        await weighings.value.load()
-        await ask()
-    } catch (error) {
-        problem.value = wordsOf(error)
-    }
-}
+weighings.load().catch((error: unknown) => { problem.value = wordsOf(error) })
 
 async function weigh(): Promise<void> {
     if (weighed.value.kg === null) return
     try {
-        await weighings.value.keep(null, { on: weighed.value.on, kg: weighed.value.kg })
+        await weighings.keep(null, { on: weighed.value.on, kg: weighed.value.kg })
         weighed.value.kg = null
         await kitchen.all.dogs.refresh(props.dog.id)
-        await load()
+        await weighings.load()
+        problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
     }
@@ -49,20 +39,17 @@ async function weigh(): Promise<void> {
 
 async function unweigh(id: string): Promise<void> {
     try {
-        await weighings.value.remove(id)
-        await load()
+        await weighings.remove(id)
+        problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
     }
 }
-
-watch(() => props.dog.id, load, { immediate: true })
-watch(() => kitchen.version, useDebounceFn(ask, 100))
 </script>
 
 <template>
     <aside class="profile" aria-label="What follows from it">
-        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <template v-if="answer !== null">
             <p v-for="one in answer.questions" :key="one" class="profile__question">{{ one }}</p>
             <p><strong>{{ answer.stage }}</strong>. {{ answer.stageWhy }}</p>

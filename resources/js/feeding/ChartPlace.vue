@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { AskedTreatOfKitchen } from '../api/asked'
@@ -10,6 +9,7 @@ import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { dayIn, figure, pieces } from '../ui/format'
+import { useAsked } from '../ui/useAsked'
 
 /** One page for the fridge door: each dog, each treat, pieces a day, what to hold back, until when. */
 const kitchen = useKitchen()
@@ -18,10 +18,8 @@ const { question } = useQuestion()
 
 const chosen = reactive<{ key: string, share: number | null }[]>([])
 const from = ref(dayIn(kitchen.kitchen?.timezone ?? 'UTC'))
-const answer = ref<WeekAnswer | null>(null)
 const away = ref<GiveAwayAnswer | null>(null)
 const problem = ref<string | null>(null)
-let running: AbortController | null = null
 
 /** What can be on the chart: the sheet on the bench, and every kept recipe. */
 const treats = computed(() => [
@@ -41,22 +39,16 @@ function asTreat(key: string, share: number | null): AskedTreatOfKitchen | null 
     return { ...given, name: sheet.value.title === '' ? 'Untitled sheet' : sheet.value.title, recipe, cut, bake, portions, confirmed, bound }
 }
 
-async function ask(): Promise<void> {
-    running?.abort()
-    const asked = chosen.map(({ key, share }) => asTreat(key, share)).filter((one) => one !== null)
-    if (asked.length === 0 || kitchen.kitchen === null) {
-        answer.value = null
-        return
-    }
-    running = new AbortController()
-    try {
-        answer.value = await api.week({ dogs: kitchen.atTable.map((dog) => dog.id), from: from.value === '' ? null : from.value, treats: asked }, running.signal)
-        problem.value = null
-    } catch (error) {
-        if (error instanceof DOMException && error.name === 'AbortError') return
-        problem.value = wordsOf(error)
-    }
-}
+const { answer, problem: refusal, stale } = useAsked<WeekAnswer>({
+    of: [() => chosen, from, () => kitchen.version],
+    ask: (signal) => {
+        const asked = chosen.map(({ key, share }) => asTreat(key, share)).filter((one) => one !== null)
+        if (asked.length === 0 || kitchen.kitchen === null) return null
+
+        return api.week({ dogs: kitchen.atTable.map((dog) => dog.id), from: from.value === '' ? null : from.value, treats: asked }, signal)
+    },
+    immediate: true,
+})
 
 async function askAway(): Promise<void> {
     const asked = question()
@@ -80,7 +72,6 @@ function begin(): void {
 
 onMounted(begin)
 watch(treats, begin)
-watch([chosen, from, () => kitchen.version], useDebounceFn(ask, 120), { deep: true, immediate: true })
 
 function day(iso: string): string {
     return new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(`${iso}T12:00:00`))
@@ -101,12 +92,12 @@ function print(): void {
                 <label class="plain"><span>from</span><input v-model="from" type="date" /></label>
             </div>
         </section>
-        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <p v-if="chosen.length === 0">Choose what is in the jar.</p>
         <p v-else-if="kitchen.atTable.length === 0">No dog is at the table. <router-link to="/bench">Seat one.</router-link></p>
         <template v-if="answer !== null && answer.dogs.length > 0">
             <p v-if="answer.from !== null" class="chart__from">From {{ day(answer.from) }}<template v-for="treat in answer.treats" :key="treat.treat"><br />{{ treat.treat }}: <template v-if="treat.daysItLasts === null">nobody has any</template><template v-else-if="treat.until === null">does not last a day</template><template v-else>{{ treat.pieces }} pieces, until {{ day(treat.until) }} ({{ treat.daysItLasts }} day{{ treat.daysItLasts === 1 ? '' : 's' }}), or as long as it keeps</template></template></p>
-            <table class="chart__table">
+            <table class="chart__table" :class="{ 'said-before': stale }">
                 <thead><tr><th scope="col">Each day</th><th v-for="treat in answer.treats" :key="treat.treat" scope="col">{{ treat.treat }}</th><th scope="col">hold back</th></tr></thead>
                 <tbody>
                     <tr v-for="dog in answer.dogs" :key="dog.dog">

@@ -1,5 +1,5 @@
 import { computed, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
-import { api, KitchenProblem, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields } from '../api/client'
+import { api, KitchenProblem, UNREACHABLE, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields } from '../api/client'
 import type { Choices, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, Vocabulary } from '../api/types.generated'
 import { useCollection } from './useCollection'
 import { given } from '../ui/given'
@@ -30,7 +30,15 @@ export function createKitchen() {
     const version = ref(0)
     watch([dogs, kitchen, ...(['products', 'names', 'foods', 'swaps', 'prices'] as const).map((kind) => () => all[kind].items)], () => { version.value++ }, { deep: true, flush: 'sync' })
 
-    async function open(): Promise<void> {
+    let opening: Promise<void> | null = null
+
+    function open(): Promise<void> {
+        opening = openNow()
+
+        return opening
+    }
+
+    async function openNow(): Promise<void> {
         try {
             const [opened, chosen] = await Promise.all([api.kitchen(), api.choices()])
             kitchen.value = opened.kitchen
@@ -48,6 +56,27 @@ export function createKitchen() {
         } catch (error) {
             trouble.value = wordsOf(error)
         }
+    }
+
+    /** Every food that can be named: of the catalogue, and of this kitchen. */
+    const foodsByName = computed(() => [...choices.value?.foods ?? [], ...all.foods.items.map((one) => ({ id: one.ingredient, name: one.food.name }))])
+
+    /**
+     * What core calls the food of a name.
+     *
+     * @throws KitchenProblem where there is no such food, or the kitchen cannot say
+     */
+    async function foodCalled(name: string): Promise<string> {
+        if (choices.value === null) await (opening ?? open())
+        const wanted = name.trim().toLowerCase()
+        const found = foodsByName.value.find((one) => one.name.toLowerCase() === wanted || one.id === wanted)
+        if (found !== undefined) return found.id
+        if (choices.value === null) throw new KitchenProblem(UNREACHABLE)
+        throw new KitchenProblem({ ...UNREACHABLE, title: 'No such food', code: 'unknown-food', message: `The catalogue holds no "${name}": choose one of the names it offers.` })
+    }
+
+    function nameOf(ingredient: string): string {
+        return foodsByName.value.find((one) => one.id === ingredient)?.name ?? ingredient.replaceAll('-', ' ')
     }
 
     async function seat(dog: Dog): Promise<void> {
@@ -73,7 +102,7 @@ export function createKitchen() {
     }
 
     return reactive({
-        kitchen, choices, vocabulary, trouble, all, version, atTable, ownWords, writtenRecipes, open, seat, change, dogs, recipes,
+        kitchen, choices, vocabulary, trouble, all, version, atTable, ownWords, writtenRecipes, foodsByName, foodCalled, nameOf, open, seat, change, dogs, recipes,
         products: computed(() => all.products.items), names: computed(() => all.names.items), foods: computed(() => all.foods.items),
         swaps: computed(() => all.swaps.items), prices: computed(() => all.prices.items),
     })

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, KitchenProblem } from '../api/client'
 import type { LabelAnswer } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS, told } from '../ui/levels'
+import { useAsked } from '../ui/useAsked'
 
 /** Reads the list printed on a tub, part by part, for every dog of the kitchen. */
 const given = defineModel<{ id: string | null, name: string, number: string | null, ingredients: string } | null>({ required: true })
@@ -14,7 +14,6 @@ const name = ref('')
 const number = ref<string | null>(null)
 const ingredients = ref('')
 const id = ref<string | null>(null)
-const answer = ref<LabelAnswer | null>(null)
 const problem = ref<string | null>(null)
 const kept = ref('')
 
@@ -27,21 +26,10 @@ watch(given, (product) => {
     kept.value = ''
 })
 
-async function read(): Promise<void> {
-    const text = ingredients.value
-    problem.value = null
-    if (text.trim() === '') {
-        answer.value = null
-        return
-    }
-    try {
-        const said = await api.label({ name: name.value, ingredients: text, dogs: kitchen.dogs.map((dog) => dog.id) })
-        if (text === ingredients.value) answer.value = said
-    } catch (error) {
-        problem.value = wordsOf(error)
-    }
-}
-watch(ingredients, useDebounceFn(() => void read(), 120))
+const { answer, problem: refusal, stale } = useAsked<LabelAnswer>({
+    of: [name, ingredients, () => kitchen.version],
+    ask: (signal) => ingredients.value.trim() === '' || kitchen.kitchen === null ? null : api.label({ name: name.value, ingredients: ingredients.value, dogs: kitchen.dogs.map((dog) => dog.id) }, signal),
+})
 
 const words = computed(() => {
     const worst = answer.value?.worst
@@ -76,10 +64,10 @@ function blank(): void {
         <h2 id="reader-title">Read a label</h2>
         <label class="plain"><span>Name of the product</span><input v-model="name" maxlength="120" placeholder="as you will write it in a recipe" /></label>
         <label class="plain"><span>Its list of ingredients, as printed</span><textarea v-model="ingredients" rows="5" class="clip__text" maxlength="5000" placeholder="Roasted peanuts (95%), …" /></label>
-        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <template v-if="answer !== null">
-            <p class="verdict label-reader__verdict" :class="{ 'verdict--poison': answer.worst === 'never', 'verdict--stop': answer.worst !== 'clear' && answer.worst !== 'never' && answer.worst !== 'caution' }" role="status"><strong>{{ words }}</strong></p>
-            <ol class="parts">
+            <p class="verdict label-reader__verdict" :class="{ 'verdict--poison': answer.worst === 'never' && !stale, 'verdict--stop': stale || (answer.worst !== 'clear' && answer.worst !== 'never' && answer.worst !== 'caution') }" role="status"><strong>{{ stale ? 'Not checked yet.' : words }}</strong></p>
+            <ol class="parts" :class="{ 'said-before': stale }">
                 <li v-for="(part, index) in answer.parts" :key="index" class="part" :class="{ 'part--never': part.findings.some((one) => one.level === 'never') }" :style="{ paddingInlineStart: `${0.6 + part.depth * 1.2}rem` }">
                     <span class="part__text">{{ part.text }}<em v-if="part.trace"> trace</em> <em v-if="part.percent !== null && !part.text.includes('%')">{{ part.percent }} %</em></span>
                     <span v-for="one in told(part.findings)" :key="one.finding.code" class="part__finding"><span class="chip" :class="`chip--${one.finding.level}`"><FindingMark :level="one.finding.level" />{{ LEVELS[one.finding.level].word }}<template v-if="one.dogs.length > 0">{{ ` ${one.dogs.join(", ")}` }}</template></span> {{ one.finding.message }}</span>

@@ -57,10 +57,6 @@ async function remove(act: Promise<void>): Promise<void> {
     }
 }
 
-function nameOf(id: string): string {
-    return kitchen.choices?.foods.find((one) => one.id === id)?.name ?? kitchen.foods.find((one) => `own-${one.food.name.toLowerCase()}` === id)?.food.name ?? id.replaceAll('-', ' ')
-}
-
 function toggle(group: string): void {
     form.groups = form.groups.includes(group) ? form.groups.filter((one) => one !== group) : [...form.groups, group]
 }
@@ -87,7 +83,7 @@ function toggle(group: string): void {
             <ul class="products"><li v-for="one in kitchen.foods" :key="one.id"><strong>{{ one.food.name }}</strong> <span v-if="one.food.per100g?.kcal">{{ one.food.per100g.kcal }} kcal per 100 g</span> <v-btn @click="remove(kitchen.all.foods.remove(one.id))">Take out</v-btn></li></ul>
             <h2>Your words for foods</h2>
             <p class="hint">A word that was not understood on the bench, and what you said it means.</p>
-            <ul class="products"><li v-for="one in kitchen.names" :key="one.id">“{{ one.words }}” is {{ nameOf(one.ingredient) }} <v-btn @click="remove(kitchen.all.names.remove(one.id))">Forget it</v-btn></li></ul>
+            <ul class="products"><li v-for="one in kitchen.names" :key="one.id">“{{ one.words }}” is {{ kitchen.nameOf(one.ingredient) }} <v-btn @click="remove(kitchen.all.names.remove(one.id))">Forget it</v-btn></li></ul>
             <form class="fields" @submit.prevent="look">
                 <label class="plain"><span>Your word</span><input v-model="word.words" maxlength="80" /></label>
                 <label class="plain"><span>means</span><input v-model="word.search" maxlength="80" placeholder="the food it is" /></label>

@@ -10,26 +10,11 @@ const kitchen = useKitchen()
 const problem = ref<string | null>(null)
 const form = reactive({ out: '', into: '', ratio: 1 as number | null, note: '' })
 
-/** The food of the catalogue, or of this kitchen, that goes by a name. */
-function idOf(name: string): string | undefined {
-    const wanted = name.trim().toLowerCase()
-
-    return kitchen.choices?.foods.find((one) => one.name.toLowerCase() === wanted || one.id === wanted)?.id
-}
-
-function nameOf(id: string): string {
-    return kitchen.choices?.foods.find((one) => one.id === id)?.name ?? id.replaceAll('-', ' ')
-}
-
 async function keep(): Promise<void> {
     problem.value = null
-    const [out, into] = [idOf(form.out), idOf(form.into)]
-    if (out === undefined || into === undefined) {
-        problem.value = `The catalogue holds no "${out === undefined ? form.out : form.into}": choose one of the names it offers.`
-        return
-    }
     try {
-        await kitchen.all.swaps.keep(null, { out, in: into, ratio: form.ratio ?? 1, note: form.note })
+        const out = await kitchen.foodCalled(form.out)
+        await kitchen.all.swaps.keep(null, { out, in: await kitchen.foodCalled(form.into), ratio: form.ratio ?? 1, note: form.note })
         Object.assign(form, { out: '', into: '', ratio: 1, note: '' })
     } catch (error) {
         problem.value = wordsOf(error)
@@ -50,9 +35,9 @@ async function remove(id: string): Promise<void> {
         <h2 id="own-swaps">Swaps of your own</h2>
         <p class="hint">They are screened like any other and come first among what may stand in.</p>
         <ul class="products">
-            <li v-for="one in kitchen.swaps" :key="one.id">{{ nameOf(one.swap.in) }} for {{ nameOf(one.swap.out) }}, {{ figure(one.swap.ratio ?? 1) }} g for a gram<template v-if="one.swap.rating">; {{ one.swap.rating === 'good' ? 'worked' : 'failed' }} here</template><template v-if="one.swap.note">: {{ one.swap.note }}</template> <v-btn @click="remove(one.id)">Forget it</v-btn></li>
+            <li v-for="one in kitchen.swaps" :key="one.id">{{ kitchen.nameOf(one.swap.in) }} for {{ kitchen.nameOf(one.swap.out) }}, {{ figure(one.swap.ratio ?? 1) }} g for a gram<template v-if="one.swap.rating">; {{ one.swap.rating === 'good' ? 'worked' : 'failed' }} here</template><template v-if="one.swap.note">: {{ one.swap.note }}</template> <v-btn @click="remove(one.id)">Forget it</v-btn></li>
         </ul>
-        <datalist id="known-foods"><option v-for="food in kitchen.choices?.foods ?? []" :key="food.id" :value="food.name" /></datalist>
+        <datalist id="known-foods"><option v-for="food in kitchen.foodsByName" :key="food.id" :value="food.name" /></datalist>
         <form class="dog-form" @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <div class="fields">
                 <label class="plain"><span>In place of</span><input v-model="form.out" required list="known-foods" maxlength="80" /></label>

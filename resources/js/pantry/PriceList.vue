@@ -9,23 +9,13 @@ const kitchen = useKitchen()
 const problem = ref<string | null>(null)
 const form = reactive({ food: '', grams: null as number | null, price: null as number | null })
 
-function nameOf(id: string): string {
-    return kitchen.choices?.foods.find((one) => one.id === id)?.name ?? id.replaceAll('-', ' ')
-}
-
 async function keep(): Promise<void> {
-    const wanted = form.food.trim().toLowerCase()
-    const food = kitchen.choices?.foods.find((one) => one.name.toLowerCase() === wanted || one.id === wanted)
-    if (food === undefined) {
-        problem.value = `The catalogue holds no "${form.food}": choose one of the names it offers.`
-        return
-    }
     if (form.grams === null || form.price === null) {
         problem.value = 'The weight of the pack and its price should be numbers.'
         return
     }
     try {
-        await kitchen.all.prices.keep(null, { ingredient: food.id, grams: form.grams, price: form.price })
+        await kitchen.all.prices.keep(null, { ingredient: await kitchen.foodCalled(form.food), grams: form.grams, price: form.price })
         Object.assign(form, { food: '', grams: null, price: null })
         problem.value = null
     } catch (error) {
@@ -46,8 +36,8 @@ async function remove(id: string): Promise<void> {
     <section aria-labelledby="prices-title">
         <h2 id="prices-title">What things cost</h2>
         <p class="hint">In your own money. What has a price is counted in the batch and in what may stand in; water is free.</p>
-        <ul class="products"><li v-for="one in kitchen.prices" :key="one.id">{{ nameOf(one.price.ingredient) }}: {{ one.price.price.toFixed(2) }} for {{ one.price.grams }} g <v-btn @click="remove(one.id)">Forget it</v-btn></li></ul>
-        <datalist id="priced-foods"><option v-for="food in kitchen.choices?.foods ?? []" :key="food.id" :value="food.name" /></datalist>
+        <ul class="products"><li v-for="one in kitchen.prices" :key="one.id">{{ kitchen.nameOf(one.price.ingredient) }}: {{ one.price.price.toFixed(2) }} for {{ one.price.grams }} g <v-btn @click="remove(one.id)">Forget it</v-btn></li></ul>
+        <datalist id="priced-foods"><option v-for="food in kitchen.foodsByName" :key="food.id" :value="food.name" /></datalist>
         <form class="fields" @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <label class="plain"><span>Food</span><input v-model="form.food" required list="priced-foods" maxlength="80" /></label>
             <NumberField label="pack, g" :value="form.grams" :above="0" of="low" live @meant="form.grams = $event" />

@@ -32,7 +32,10 @@ const recipes = computed(() => [
     ...kitchen.recipes.map(({ id, title }) => ({ id, title, asked: { id } as AskedRaid['recipe'] })),
 ])
 
+let turn = 0
+
 watch(open, (is) => {
+    turn++
     if (!is) return
     dog.value = null
     answer.value = null
@@ -56,11 +59,18 @@ async function count(): Promise<void> {
         problem.value = kind.value === 'product' ? 'Choose the product.' : 'Choose the recipe.'
         return
     }
+    const mine = ++turn
     try {
-        answer.value = await api.raid({ dog: dog.value.id, ...what, ...(when.value.trim() === '' ? {} : { when: when.value }) })
+        const given = await api.raid({ dog: dog.value.id, ...what, ...(when.value.trim() === '' ? {} : { when: when.value }) })
+        if (mine === turn) answer.value = given
     } catch (error) {
-        problem.value = wordsOf(error)
+        if (mine === turn) problem.value = wordsOf(error)
     }
+}
+
+function anotherDog(): void {
+    turn++
+    dog.value = null
 }
 
 function print(): void {
@@ -94,7 +104,7 @@ function print(): void {
                 </template>
                 <label class="plain"><span>When</span><input v-model="when" placeholder="half an hour ago" maxlength="60" /></label>
                 <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-                <p class="paper__ends"><v-btn @click="dog = null">Another dog</v-btn><v-btn type="submit" variant="flat" color="error">Count it</v-btn></p>
+                <p class="paper__ends"><v-btn @click="anotherDog">Another dog</v-btn><v-btn type="submit" variant="flat" color="error">Count it</v-btn></p>
             </form>
             <template v-else>
                 <p class="raid__what">{{ answer.what }}<template v-if="answer.when">, {{ answer.when }}</template>.</p>

@@ -1,27 +1,24 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { api } from '../api/client'
 import type { FormulateAnswer, Recipe } from '../api/types.generated'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen } from '../kitchen/useKitchen'
 import { figure, grams, pieces } from '../ui/format'
+import { useAsked } from '../ui/useAsked'
 
 /** Two recipes side by side: what is in them, what a piece holds, how the dough feels, and every ration. */
 const props = defineProps<{ one: Recipe, two: Recipe }>()
 const emit = defineEmits<{ close: [] }>()
 const kitchen = useKitchen()
-const answers = ref<(FormulateAnswer | null)[]>([null, null])
-const problem = ref<string | null>(null)
 
 const SHOWN: [string, string][] = [['proteinG', 'protein, g'], ['fatG', 'fat, g'], ['fibreG', 'fibre, g'], ['sugarsG', 'sugars, g'], ['sodiumMg', 'sodium, mg']]
 
-watch(() => [props.one.id, props.two.id, kitchen.version], async () => {
-    try {
-        answers.value = await Promise.all([props.one, props.two].map((recipe) => recipe.text.trim() === '' ? Promise.resolve(null) : api.formulate({ recipe: { id: recipe.id }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true })))
-        problem.value = null
-    } catch (error) {
-        problem.value = wordsOf(error)
-    }
-}, { immediate: true })
+const { answer, problem } = useAsked<(FormulateAnswer | null)[]>({
+    of: [() => props.one, () => props.two, () => kitchen.version],
+    ask: (signal) => Promise.all([props.one, props.two].map((recipe) => recipe.text.trim() === '' ? Promise.resolve(null) : api.formulate({ recipe: { id: recipe.id }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true }, signal))),
+    immediate: true,
+})
+const answers = computed(() => answer.value ?? [null, null])
 
 const foods = computed(() => {
     const rows = new Map<string, [string, string]>()

@@ -21,20 +21,23 @@ const corrected = ref(false)
 const at = ref(0)
 const problem = ref<string | null>(null)
 const list = ref<HTMLElement | null>(null)
-
+let turn = 0
 
 async function look(): Promise<void> {
     const asked = question()
     if (asked === null) return
+    const mine = ++turn
     try {
-        answer.value = await api.swaps({ ...asked, line: props.index, ...(corrected.value ? { jobs: jobs.value } : {}) })
-        if (!corrected.value) jobs.value = answer.value.jobs
+        const given = await api.swaps({ ...asked, line: props.index, ...(corrected.value ? { jobs: jobs.value } : {}) })
+        if (mine !== turn) return
+        answer.value = given
+        if (!corrected.value) jobs.value = given.jobs
         at.value = 0
         problem.value = null
         await nextTick()
         list.value?.querySelector('button')?.focus()
     } catch (error) {
-        problem.value = wordsOf(error)
+        if (mine === turn) problem.value = wordsOf(error)
     }
 }
 onMounted(look)

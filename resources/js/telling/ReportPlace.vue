@@ -11,7 +11,7 @@ import { LEVELS, worstFirst } from '../ui/levels'
 const route = useRoute()
 const kitchen = useKitchen()
 const { sheet } = useSheet()
-const { answer } = useQuestion()
+const { answer, freshness } = useQuestion()
 
 const id = computed(() => String(route.params['dog'] ?? ''))
 const dog = computed(() => kitchen.dogs.find((one) => one.id === id.value))
@@ -44,7 +44,8 @@ function print(): void {
 <template>
     <article class="place place--narrow report">
         <header class="place__head"><h1>Screening report</h1><p class="report__tools"><v-btn variant="tonal" @click="print">Print</v-btn><v-btn @click="save">Save as JSON</v-btn><router-link class="link-button" to="/bench">To the bench</router-link></p></header>
-        <p v-if="answer === null || verdict === undefined" class="problem">Lay a recipe on the bench and seat {{ name }} at the table first.</p>
+        <p v-if="freshness === 'late'" class="problem">Not checked yet: the kitchen has not answered for what stands on the sheet now.</p>
+        <p v-else-if="answer === null || verdict === undefined" class="problem">Lay a recipe on the bench and seat {{ name }} at the table first.</p>
         <template v-else>
             <p class="report__for"><strong>{{ sheet.title || 'Untitled sheet' }}</strong> for <strong>{{ name }}</strong><template v-if="dog">, {{ [dog.breed, dog.weightKg === null ? null : `${dog.weightKg} kg`].filter(Boolean).join(', ') }}</template></p>
             <p class="report__verdict">{{ verdict.cleared ? 'Nothing found that stops this batch for this dog.' : 'Not cleared for this dog.' }} <template v-if="ration !== undefined">{{ verdict.cleared ? `${pieces(ration.piecesPerDay ?? 0)} a day, held by ${ration.explain?.shows ?? ''}.` : '' }}</template></p>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { api } from '../api/client'
 import type { FormulateAnswer, Rule, RuleBook } from '../api/types.generated'
 import FindingCard from '../bench/FindingCard.vue'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS, told, type Level } from '../ui/levels'
+import { useAsked } from '../ui/useAsked'
 
 /** A second pair of eyes: check one thing for every dog, and read every rule the tool judges by. */
 const kitchen = useKitchen()
@@ -15,7 +15,6 @@ const problem = ref<string | null>(null)
 const search = ref('')
 const level = ref<Level | ''>('')
 const thing = ref('')
-const answer = ref<FormulateAnswer | null>(null)
 
 const KINDS: Record<Rule['kind'], string> = { food: 'about a food', dose: 'about a dose', condition: 'about a condition', allergy: 'about an allergy', dog: 'about a dog', reading: 'about what was read', label: 'about a label' }
 const MOST_SHOWN = 60
@@ -35,21 +34,15 @@ const found = computed(() => {
         && words.every((word) => `${rule.id} ${rule.trigger} ${rule.message} ${rule.advice} ${rule.threshold ?? ''} ${rule.source}`.toLowerCase().includes(word)))
 })
 
-async function check(): Promise<void> {
-    const text = thing.value.trim()
-    if (text === '') {
-        answer.value = null
-        return
-    }
-    try {
-        const given = await api.formulate({ recipe: { text: /^\d|½|¼|¾|^an? /.test(text) ? text : `100 g ${text}` }, dogs: kitchen.dogs.map((dog) => dog.id), explain: true })
-        if (thing.value.trim() === text) answer.value = given
-        problem.value = null
-    } catch (error) {
-        problem.value = wordsOf(error)
-    }
-}
-watch([thing, () => kitchen.version], useDebounceFn(() => void check(), 120))
+const { answer, problem: refusal, stale } = useAsked<FormulateAnswer>({
+    of: [thing, () => kitchen.version],
+    ask: (signal) => {
+        const text = thing.value.trim()
+        if (text === '' || kitchen.kitchen === null) return null
+
+        return api.formulate({ recipe: { text: /^\d|½|¼|¾|^an? /.test(text) ? text : `100 g ${text}` }, dogs: kitchen.dogs.map((dog) => dog.id), explain: true }, signal)
+    },
+})
 
 const line = computed(() => answer.value?.lines[0] ?? null)
 const forAll = computed(() => told((answer.value?.lines ?? []).flatMap((one) => one.findings).filter((finding) => finding.dog === null)))
@@ -63,7 +56,9 @@ const perDog = computed(() => kitchen.dogs.map((dog) => ({ dog, findings: told((
         <section class="single" aria-labelledby="single-title">
             <h2 id="single-title">Check a single thing</h2>
             <label class="plain"><span>Any food, as you would write it</span><input v-model="thing" placeholder="parsnip, or 2 tbsp peanut butter" maxlength="200" /></label>
-            <div v-if="line !== null" class="single__answer" role="status">
+            <p v-if="refusal !== null" class="problem" role="alert">{{ refusal }}</p>
+            <div v-if="line !== null" class="single__answer" :class="{ 'said-before': stale }" role="status">
+                <p v-if="stale">Not checked yet.</p>
                 <p v-if="line.ingredient !== null"><strong>{{ line.explain?.name }}</strong><template v-if="line.explain !== undefined && line.explain.made.length > 0"> · {{ line.explain.made[line.explain.made.length - 1] }}</template></p>
                 <p v-else-if="(line.explain?.nearest ?? []).length > 0">Not known by that name. Nearest: <template v-for="(one, index) in line.explain?.nearest" :key="one.ingredient">{{ index > 0 ? '; ' : '' }}<strong>{{ one.name }}</strong> ({{ one.reason }})</template>.</p>
                 <p v-if="forAll.length === 0 && line.ingredient !== null">Nothing found that concerns every dog.</p>

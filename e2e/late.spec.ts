@@ -1,0 +1,130 @@
+import type { Page } from '@playwright/test'
+import { expect, freshKitchen, ration, row, seat, sheet, test, write } from './support'
+
+/** What is asked before the kitchen is open, and replies that overtake one another: nothing is judged without its dogs. */
+freshKitchen()
+
+/** Holds back what the page asks for, by path (the first few times, or always), until it is let go. */
+async function held(page: Page, paths: RegExp, times?: number): Promise<() => void> {
+    let letGo = (): void => undefined
+    const gone = new Promise<void>((done) => { letGo = done })
+    await page.route((url) => paths.test(url.pathname), async (route) => {
+        await gone
+        await route.fallback().catch(() => undefined)
+    }, times === undefined ? {} : { times })
+
+    return letGo
+}
+
+test('one thing is checked for the dogs of the kitchen, however late they are known', async ({ page }) => {
+    const letGo = await held(page, /\/api\/(kitchen|choices)$/)
+    await page.goto('/rules')
+    await page.getByLabel('Any food, as you would write it').fill('chicken livers')
+    await page.waitForTimeout(600)
+    await expect(page.getByText('Nothing found that concerns every dog.')).toBeHidden()
+    letGo()
+    await expect(page.locator('.single__dogs').getByRole('listitem').filter({ hasText: 'Tuppence' })).toContainText('reacts to chicken')
+})
+
+test('of two checks the later counts, though the earlier is answered after it', async ({ page }) => {
+    await page.goto('/rules')
+    const field = page.getByLabel('Any food, as you would write it')
+    await field.fill('carrot')
+    await expect(page.locator('.single__answer')).toContainText('carrot')
+    const first = await held(page, /\/api\/ask\/formulate$/, 1)
+    await field.fill('raisins')
+    await page.waitForTimeout(400)
+    // what stands there was said of carrots
+    await expect(page.locator('.single__answer')).toContainText('Not checked yet.')
+    await field.fill('xylitol')
+    await expect(page.locator('.single__answer')).toContainText('xylitol')
+    first()
+    await page.waitForTimeout(400)
+    await expect(page.locator('.single__answer')).toContainText('xylitol')
+    await expect(page.locator('.single__answer')).not.toContainText('Not checked yet.')
+})
+
+test('a label is read for the dogs of the kitchen, and says so when it is not read yet', async ({ page }) => {
+    const letGo = await held(page, /\/api\/(kitchen|choices)$/)
+    await page.goto('/pantry')
+    const list = page.getByLabel('Its list of ingredients, as printed')
+    await list.fill('dried chicken, rice')
+    await page.waitForTimeout(600)
+    await expect(page.getByText('Nothing found in this list.')).toBeHidden()
+    letGo()
+    await expect(page.locator('.label-reader__verdict')).toContainText('Reacts')
+    await list.fill('rice')
+    await expect(page.getByText('Nothing found in this list.')).toBeVisible()
+    await held(page, /\/api\/ask\/label$/)
+    await list.fill('rice, raisins')
+    await expect(page.locator('.label-reader__verdict')).toHaveText('Not checked yet.')
+})
+
+test('a price and a swap are kept though the names of foods come late', async ({ page }) => {
+    const letGo = await held(page, /\/api\/(kitchen|choices)$/)
+    await page.goto('/pantry')
+    await page.getByRole('button', { name: 'Prices', exact: true }).click()
+    await page.getByLabel('Food', { exact: true }).fill('oat flour')
+    await page.getByLabel('pack, g').fill('1000')
+    await page.getByLabel('price', { exact: true }).fill('4')
+    await page.getByRole('button', { name: 'Keep this price' }).click()
+    await page.waitForTimeout(300)
+    await expect(page.getByText('The catalogue holds no')).toBeHidden()
+    letGo()
+    await expect(page.getByText('oat flour: 4.00 for 1000 g')).toBeVisible()
+    await page.getByLabel('Food', { exact: true }).fill('oat flower')
+    await page.getByLabel('pack, g').fill('500')
+    await page.getByLabel('price', { exact: true }).fill('4')
+    await page.getByRole('button', { name: 'Keep this price' }).click()
+    await expect(page.getByText('The catalogue holds no "oat flower"')).toBeVisible()
+})
+
+test('a food of our own has a price and stands in for another', async ({ page }) => {
+    await page.goto('/pantry')
+    await page.getByRole('button', { name: 'Own foods and words' }).click()
+    await page.getByLabel('Name', { exact: true }).fill("Lock's Best Meal")
+    await page.getByLabel('kcal', { exact: false }).first().fill('340')
+    await page.getByRole('button', { name: 'Keep this food' }).click()
+    await expect(page.getByText("Lock's Best Meal").first()).toBeVisible()
+    await page.getByRole('button', { name: 'Prices', exact: true }).click()
+    await page.getByLabel('Food', { exact: true }).fill("lock's best meal")
+    await page.getByLabel('pack, g').fill('500')
+    await page.getByLabel('price', { exact: true }).fill('3')
+    await page.getByRole('button', { name: 'Keep this price' }).click()
+    await expect(page.getByText("Lock's Best Meal: 3.00 for 500 g")).toBeVisible()
+    await page.getByRole('button', { name: 'Swaps', exact: true }).click()
+    await page.getByLabel('In place of').fill('oat flour')
+    await page.getByLabel('take', { exact: true }).fill("Lock's Best Meal")
+    await page.getByRole('button', { name: 'Keep this swap' }).click()
+    await expect(page.getByText("Lock's Best Meal for oat flour")).toBeVisible()
+})
+
+test('the bench knows who sits at the table before the page does', async ({ page }) => {
+    const letGo = await held(page, /\/api\/(kitchen|choices)$/)
+    await page.goto('/bench')
+    await sheet(page).waitFor()
+    await write(page, '200 g oat flour\n100 g water')
+    await expect(row(page, 1)).toContainText('200 g')
+    await expect(page.getByText('No dog is at the table yet.')).toBeHidden()
+    await expect(ration(page, 'Quill')).toBeVisible()
+    letGo()
+    await expect(seat(page, 'Quill')).toBeVisible()
+    await expect(ration(page, 'Quill')).toBeVisible()
+})
+
+test('a raid that was given up is not shown for the next dog', async ({ page }) => {
+    await page.goto('/bench')
+    await expect(seat(page, 'Quill')).toBeVisible()
+    const letGo = await held(page, /\/api\/ask\/raid$/)
+    await page.getByRole('button', { name: 'It ate something' }).click()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByRole('button', { name: /Ferris/ }).click()
+    await page.getByLabel('What and how much, one a line').fill('100 g dark chocolate')
+    await page.getByRole('button', { name: 'Count it' }).click()
+    await page.getByRole('button', { name: 'Another dog' }).click()
+    await dialog.getByRole('button', { name: /Quill/ }).click()
+    letGo()
+    await page.waitForTimeout(500)
+    await expect(page.getByText('To read out to the vet')).toBeHidden()
+    await expect(page.getByRole('button', { name: 'Count it' })).toBeVisible()
+})
