@@ -239,6 +239,8 @@ test('? opens the list of keys, but not while somebody types it', { tag: ['@key-
         'Alt + X',
         '?',
     ])
+    // a dialog that has not taken the focus yet is not open for keys either
+    await expect.poll(() => dialog.evaluate((it) => it.contains(document.activeElement))).toBe(true)
     await page.keyboard.press('Escape')
     await expect(dialog).toBeHidden()
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshKitchen, ration, row, seat, sheet, test, write } from './support'
+import { expect, expectAccessible, freshKitchen, ration, row, seat, sheet, test, write } from './support'
 
 /** What is asked before the kitchen is open, and replies that overtake one another: nothing is judged without its dogs. */
 freshKitchen()
@@ -58,6 +58,7 @@ test('a label is read for the dogs of the kitchen, and says so when it is not re
     await held(page, /\/api\/ask\/label$/)
     await list.fill('rice, raisins')
     await expect(page.locator('.label-reader__verdict')).toHaveText('Not checked yet.')
+    await expectAccessible(page)
 })
 
 test('a price and a swap are kept though the names of foods come late', async ({ page }) => {
@@ -110,6 +111,30 @@ test('the bench knows who sits at the table before the page does', async ({ page
     letGo()
     await expect(seat(page, 'Quill')).toBeVisible()
     await expect(ration(page, 'Quill')).toBeVisible()
+})
+
+test('what was said of the sheet as it was before can still be read, and looks so', async ({ page }) => {
+    await page.goto('/bench')
+    await expect(seat(page, 'Quill')).toBeVisible()
+    await page.getByRole('button', { name: 'New sheet' }).click()
+    await write(page, '200 g oat flour\n30 g raisins')
+    await expect(row(page, 2)).toContainText('Never: grape')
+    await held(page, /\/api\/ask\/formulate$/)
+    await write(page, '1')
+    await expect(page.getByText('Not checked yet.')).toBeVisible()
+    await expect(row(page, 2).locator('.row__margin')).toHaveCSS('filter', 'grayscale(1)')
+    await expect(row(page, 2)).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)')
+    await expectAccessible(page)
+})
+
+test('words are offered though the names come while one is being typed', async ({ page }) => {
+    const letGo = await held(page, /\/api\/vocabulary$/)
+    await page.goto('/bench')
+    await sheet(page).focus()
+    await page.keyboard.type('1 cup oat bra')
+    await page.waitForTimeout(400)
+    letGo()
+    await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('oat bran')
 })
 
 test('a raid that was given up is not shown for the next dog', async ({ page }) => {

@@ -2,6 +2,9 @@ import { execFileSync } from 'node:child_process'
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import AxeBuilder from '@axe-core/playwright'
 
+/** With MILDBOWL_LATE=600, every answer of the kitchen is up to so many milliseconds late: what rests on the order of answers shows itself. */
+const LATE = Number(process.env['MILDBOWL_LATE'] ?? 0)
+
 /** Fails on any request that leaves loopback, and on any error the page reports. */
 export const test = base.extend<{ watched: undefined }>({
     watched: [async ({ context }, use) => {
@@ -14,6 +17,12 @@ export const test = base.extend<{ watched: undefined }>({
         context.on('console', (message) => {
             if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) wrong.push(`console: ${message.text()}`)
         })
+        if (LATE > 0) {
+            await context.route('**/api/**', async (route) => {
+                await new Promise((resolve) => setTimeout(resolve, Math.random() * LATE))
+                await route.fallback().catch(() => undefined)
+            })
+        }
         await use(undefined)
         expect(wrong).toEqual([])
     }, { auto: true }],

@@ -7,11 +7,10 @@ import { answerCame } from './paper/fields'
 import { readingOf } from './paper/reading'
 import type { SheetOnBench } from './useSheet'
 import { given } from '../ui/given'
+import { LATE_AFTER_MS } from '../ui/useAsked'
 
 /** A page that is not shown paints no frame. */
 const NO_FRAME_MS = 60
-/** From here on what is shown steps back: it may not be true of the text any more. */
-const LATE_AFTER_MS = 330
 
 /**
  * fresh: the answer is of what stands on the sheet. asking: another is on its way. late: it takes too long, or cannot be had: whatever is

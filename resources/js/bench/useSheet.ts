@@ -34,7 +34,7 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     /** what the shelf is known to hold of this sheet */
     const shelved = ref<string | null>(null)
     const putAway = shallowRef<{ id: string, draft: NonNullable<ReturnType<Drafts['read']>> } | null>(null)
-    const hooks: Hooks = { swap: nothing, find: nothing, leave: () => false, bringIn: nothing, tell: (words) => { trouble.value = words }, words: () => ({ vocabulary: kitchen.vocabulary, own: kitchen.ownWords, written: kitchen.writtenRecipes }) }
+    const hooks: Hooks = { swap: nothing, find: nothing, leave: () => false, bringIn: nothing, tell: (words) => { trouble.value = words }, words: () => ({ vocabulary: kitchen.vocabulary, coming: kitchen.vocabulary === null ? kitchen.opened() : null, own: kitchen.ownWords, written: kitchen.writtenRecipes }) }
     const extensions = editor(hooks)
     const paper = markRaw(new Paper(stateFrom(null, '', extensions)))
     let said: Said = saidOf(sheet.value)

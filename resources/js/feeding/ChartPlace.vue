@@ -39,7 +39,7 @@ function asTreat(key: string, share: number | null): AskedTreatOfKitchen | null 
     return { ...given, name: sheet.value.title === '' ? 'Untitled sheet' : sheet.value.title, recipe, cut, bake, portions, confirmed, bound }
 }
 
-const { answer, problem: refusal, stale } = useAsked<WeekAnswer>({
+const { answer, problem: refusal, late } = useAsked<WeekAnswer>({
     of: [() => chosen, from, () => kitchen.version],
     ask: (signal) => {
         const asked = chosen.map(({ key, share }) => asTreat(key, share)).filter((one) => one !== null)
@@ -97,7 +97,7 @@ function print(): void {
         <p v-else-if="kitchen.atTable.length === 0">No dog is at the table. <router-link to="/bench">Seat one.</router-link></p>
         <template v-if="answer !== null && answer.dogs.length > 0">
             <p v-if="answer.from !== null" class="chart__from">From {{ day(answer.from) }}<template v-for="treat in answer.treats" :key="treat.treat"><br />{{ treat.treat }}: <template v-if="treat.daysItLasts === null">nobody has any</template><template v-else-if="treat.until === null">does not last a day</template><template v-else>{{ treat.pieces }} pieces, until {{ day(treat.until) }} ({{ treat.daysItLasts }} day{{ treat.daysItLasts === 1 ? '' : 's' }}), or as long as it keeps</template></template></p>
-            <table class="chart__table" :class="{ 'said-before': stale }">
+            <table class="chart__table" :class="{ 'said-before': late }">
                 <thead><tr><th scope="col">Each day</th><th v-for="treat in answer.treats" :key="treat.treat" scope="col">{{ treat.treat }}</th><th scope="col">hold back</th></tr></thead>
                 <tbody>
                     <tr v-for="dog in answer.dogs" :key="dog.dog">

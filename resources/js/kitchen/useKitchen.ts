@@ -38,6 +38,11 @@ export function createKitchen() {
         return opening
     }
 
+    /** Settled once everything the kitchen holds is here, or it did not answer. */
+    function opened(): Promise<void> {
+        return opening ?? open()
+    }
+
     async function openNow(): Promise<void> {
         try {
             const [opened, chosen] = await Promise.all([api.kitchen(), api.choices()])
@@ -67,7 +72,7 @@ export function createKitchen() {
      * @throws KitchenProblem where there is no such food, or the kitchen cannot say
      */
     async function foodCalled(name: string): Promise<string> {
-        if (choices.value === null) await (opening ?? open())
+        if (choices.value === null) await opened()
         const wanted = name.trim().toLowerCase()
         const found = foodsByName.value.find((one) => one.name.toLowerCase() === wanted || one.id === wanted)
         if (found !== undefined) return found.id
@@ -102,7 +107,7 @@ export function createKitchen() {
     }
 
     return reactive({
-        kitchen, choices, vocabulary, trouble, all, version, atTable, ownWords, writtenRecipes, foodsByName, foodCalled, nameOf, open, seat, change, dogs, recipes,
+        kitchen, choices, vocabulary, trouble, all, version, atTable, ownWords, writtenRecipes, foodsByName, foodCalled, nameOf, open, opened, seat, change, dogs, recipes,
         products: computed(() => all.products.items), names: computed(() => all.names.items), foods: computed(() => all.foods.items),
         swaps: computed(() => all.swaps.items), prices: computed(() => all.prices.items),
     })

@@ -26,7 +26,7 @@ watch(given, (product) => {
     kept.value = ''
 })
 
-const { answer, problem: refusal, stale } = useAsked<LabelAnswer>({
+const { answer, problem: refusal, late } = useAsked<LabelAnswer>({
     of: [name, ingredients, () => kitchen.version],
     ask: (signal) => ingredients.value.trim() === '' || kitchen.kitchen === null ? null : api.label({ name: name.value, ingredients: ingredients.value, dogs: kitchen.dogs.map((dog) => dog.id) }, signal),
 })
@@ -66,8 +66,8 @@ function blank(): void {
         <label class="plain"><span>Its list of ingredients, as printed</span><textarea v-model="ingredients" rows="5" class="clip__text" maxlength="5000" placeholder="Roasted peanuts (95%), …" /></label>
         <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <template v-if="answer !== null">
-            <p class="verdict label-reader__verdict" :class="{ 'verdict--poison': answer.worst === 'never' && !stale, 'verdict--stop': stale || (answer.worst !== 'clear' && answer.worst !== 'never' && answer.worst !== 'caution') }" role="status"><strong>{{ stale ? 'Not checked yet.' : words }}</strong></p>
-            <ol class="parts" :class="{ 'said-before': stale }">
+            <p class="verdict label-reader__verdict" :class="{ 'verdict--poison': answer.worst === 'never' && !late, 'verdict--stop': late || (answer.worst !== 'clear' && answer.worst !== 'never' && answer.worst !== 'caution') }" role="status"><strong>{{ late ? 'Not checked yet.' : words }}</strong></p>
+            <ol class="parts" :class="{ 'said-before': late }">
                 <li v-for="(part, index) in answer.parts" :key="index" class="part" :class="{ 'part--never': part.findings.some((one) => one.level === 'never') }" :style="{ paddingInlineStart: `${0.6 + part.depth * 1.2}rem` }">
                     <span class="part__text">{{ part.text }}<em v-if="part.trace"> trace</em> <em v-if="part.percent !== null && !part.text.includes('%')">{{ part.percent }} %</em></span>
                     <span v-for="one in told(part.findings)" :key="one.finding.code" class="part__finding"><span class="chip" :class="`chip--${one.finding.level}`"><FindingMark :level="one.finding.level" />{{ LEVELS[one.finding.level].word }}<template v-if="one.dogs.length > 0">{{ ` ${one.dogs.join(", ")}` }}</template></span> {{ one.finding.message }}</span>

@@ -34,7 +34,7 @@ const found = computed(() => {
         && words.every((word) => `${rule.id} ${rule.trigger} ${rule.message} ${rule.advice} ${rule.threshold ?? ''} ${rule.source}`.toLowerCase().includes(word)))
 })
 
-const { answer, problem: refusal, stale } = useAsked<FormulateAnswer>({
+const { answer, problem: refusal, late } = useAsked<FormulateAnswer>({
     of: [thing, () => kitchen.version],
     ask: (signal) => {
         const text = thing.value.trim()
@@ -57,8 +57,8 @@ const perDog = computed(() => kitchen.dogs.map((dog) => ({ dog, findings: told((
             <h2 id="single-title">Check a single thing</h2>
             <label class="plain"><span>Any food, as you would write it</span><input v-model="thing" placeholder="parsnip, or 2 tbsp peanut butter" maxlength="200" /></label>
             <p v-if="refusal !== null" class="problem" role="alert">{{ refusal }}</p>
-            <div v-if="line !== null" class="single__answer" :class="{ 'said-before': stale }" role="status">
-                <p v-if="stale">Not checked yet.</p>
+            <div v-if="line !== null" class="single__answer" :class="{ 'said-before': late }" role="status">
+                <p v-if="late">Not checked yet.</p>
                 <p v-if="line.ingredient !== null"><strong>{{ line.explain?.name }}</strong><template v-if="line.explain !== undefined && line.explain.made.length > 0"> · {{ line.explain.made[line.explain.made.length - 1] }}</template></p>
                 <p v-else-if="(line.explain?.nearest ?? []).length > 0">Not known by that name. Nearest: <template v-for="(one, index) in line.explain?.nearest" :key="one.ingredient">{{ index > 0 ? '; ' : '' }}<strong>{{ one.name }}</strong> ({{ one.reason }})</template>.</p>
                 <p v-if="forAll.length === 0 && line.ingredient !== null">Nothing found that concerns every dog.</p>

@@ -13,20 +13,37 @@ export interface AskedOptions<T> {
 export interface Asked<T> {
     answer: Ref<T | null>
     problem: Ref<string | null>
-    /** what is shown belongs to an earlier question: it is not said of what stands there, and cannot be taken */
+    /** what is shown belongs to an earlier question, and cannot be taken */
     stale: Ref<boolean>
+    /** it has been for so long that it is shown so: said of something else than what stands there */
+    late: Ref<boolean>
 }
 
 const AFTER_MS = 130
+/** From here on what is shown steps back: it may not be true of what stands there any more. */
+export const LATE_AFTER_MS = 330
 
 /** An answer that follows what it depends on: the newest question alone is answered, and what is out of date says so. */
 export function useAsked<T>({ of, ask, immediate = false }: AskedOptions<T>): Asked<T> {
     const answer = ref(null) as Ref<T | null>
     const problem = ref<string | null>(null)
     const stale = ref(false)
+    const late = ref(false)
     let running = new AbortController()
     /** How often it changed: an answer is fresh where nothing did since it was asked. */
     let changes = 0
+    let timer: ReturnType<typeof setTimeout> | undefined
+
+    function fresh(is: boolean): void {
+        stale.value = !is
+        if (is) {
+            clearTimeout(timer)
+            timer = undefined
+            late.value = false
+        } else {
+            timer ??= setTimeout(() => { late.value = true }, LATE_AFTER_MS)
+        }
+    }
 
     async function now(): Promise<void> {
         running.abort()
@@ -42,16 +59,19 @@ export function useAsked<T>({ of, ask, immediate = false }: AskedOptions<T>): As
         if (mine.signal.aborted) return
         answer.value = given
         problem.value = trouble
-        if (since === changes) stale.value = false
+        if (since === changes) fresh(true)
     }
 
     const soon = useDebounceFn(now, AFTER_MS)
     watch(of, () => {
         changes++
-        stale.value = true
+        fresh(false)
         void soon()
     }, { deep: true, immediate })
-    onScopeDispose(() => { running.abort() })
+    onScopeDispose(() => {
+        running.abort()
+        clearTimeout(timer)
+    })
 
-    return { answer, problem, stale }
+    return { answer, problem, stale, late }
 }

@@ -5,7 +5,7 @@ const vocabulary = {
     foods: [['oat flour', 'oat-flour'], ['ground oats', 'oat-flour'], ['oat bran', 'oat-bran'], ['oats', 'rolled-oats'], ['buckwheat flour', 'buckwheat'], ['egg', 'egg'], ['egg white', 'egg-white']].map(([name, ingredient]) => ({ name: name ?? '', ingredient: ingredient ?? '' })),
     units: ['cup', 'clove'], forms: ['grated', 'ground'], dataVersion: '',
 }
-const words: Words = { vocabulary, own: ['quay crunch'], written: [] }
+const words: Words = { vocabulary, coming: null, own: ['quay crunch'], written: [] }
 const names = (typed: string, written: string[] = [], afterNumber = false): string[] => new Offering(words, countsOf(written)).of(typed, afterNumber).map((one) => one.name)
 
 describe('words that are offered', () => {

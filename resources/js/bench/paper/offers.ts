@@ -9,6 +9,8 @@ import type { Vocabulary } from '../../api/types.generated'
 /** Words that may be meant while one is being typed: foods, units and forms. They wait beside the word and never take a key that was not meant for them. */
 export interface Words {
     vocabulary: Vocabulary | null
+    /** settled once the vocabulary is there, or cannot be had; null when there is nothing to wait for */
+    coming: Promise<unknown> | null
     /** this kitchen's own foods and words */
     own: string[]
     /** everything that was written in this kitchen's recipes, to know what is baked with here */
@@ -91,7 +93,13 @@ export function offers(words: () => Words): Extension {
         return ready.offering
     }
 
-    function source(context: CompletionContext): CompletionResult | null {
+    function source(context: CompletionContext): CompletionResult | Promise<CompletionResult | null> | null {
+        const { coming } = words()
+
+        return coming === null ? found(context) : coming.then(() => context.aborted ? null : found(context))
+    }
+
+    function found(context: CompletionContext): CompletionResult | null {
         const line = context.state.doc.lineAt(context.pos)
         const before = line.text.slice(0, context.pos - line.from)
         const run = LETTERS.exec(before)?.[0] ?? ''
