@@ -11,10 +11,12 @@ export class KitchenProblem extends Error {
     }
 }
 
-export const UNREACHABLE: Problem = {
-    type: 'about:blank', title: 'No answer', status: 0, code: 'unreachable', path: '',
-    message: 'The kitchen does not answer. What you typed is kept in this browser.',
+/** What the page itself has to refuse, in the form in which the kitchen does. */
+export function refusal(code: string, title: string, message: string): Problem {
+    return { type: 'about:blank', title, status: 0, code, path: '', message }
 }
+
+export const UNREACHABLE = refusal('unreachable', 'No answer', 'The kitchen does not answer. What you typed is kept in this browser.')
 
 async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
     let response: Response

@@ -1,5 +1,5 @@
 import { computed, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
-import { api, KitchenProblem, UNREACHABLE, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields } from '../api/client'
+import { api, KitchenProblem, refusal, UNREACHABLE, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields } from '../api/client'
 import type { Choices, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, Vocabulary } from '../api/types.generated'
 import { useCollection } from './useCollection'
 import { given } from '../ui/given'
@@ -77,7 +77,7 @@ export function createKitchen() {
         const found = foodsByName.value.find((one) => one.name.toLowerCase() === wanted || one.id === wanted)
         if (found !== undefined) return found.id
         if (choices.value === null) throw new KitchenProblem(UNREACHABLE)
-        throw new KitchenProblem({ ...UNREACHABLE, title: 'No such food', code: 'unknown-food', message: `The catalogue holds no "${name}": choose one of the names it offers.` })
+        throw new KitchenProblem(refusal('unknown-food', 'No such food', `The catalogue holds no "${name}": choose one of the names it offers.`))
     }
 
     function nameOf(ingredient: string): string {

@@ -28,7 +28,11 @@ watch(given, (product) => {
 
 const { answer, problem: refusal, late } = useAsked<LabelAnswer>({
     of: [name, ingredients, () => kitchen.version],
-    ask: (signal) => ingredients.value.trim() === '' || kitchen.kitchen === null ? null : api.label({ name: name.value, ingredients: ingredients.value, dogs: kitchen.dogs.map((dog) => dog.id) }, signal),
+    ask: (signal) => {
+        if (ingredients.value.trim() === '' || kitchen.kitchen === null) return null
+
+        return api.label({ name: name.value, ingredients: ingredients.value, dogs: kitchen.dogs.map((dog) => dog.id) }, signal)
+    },
 })
 
 const words = computed(() => {

@@ -13,9 +13,15 @@ const kitchen = useKitchen()
 
 const SHOWN: [string, string][] = [['proteinG', 'protein, g'], ['fatG', 'fat, g'], ['fibreG', 'fibre, g'], ['sugarsG', 'sugars, g'], ['sodiumMg', 'sodium, mg']]
 
+function asked(recipe: Recipe, signal: AbortSignal): Promise<FormulateAnswer | null> {
+    if (recipe.text.trim() === '') return Promise.resolve(null)
+
+    return api.formulate({ recipe: { id: recipe.id }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true }, signal)
+}
+
 const { answer, problem } = useAsked<(FormulateAnswer | null)[]>({
     of: [() => props.one, () => props.two, () => kitchen.version],
-    ask: (signal) => Promise.all([props.one, props.two].map((recipe) => recipe.text.trim() === '' ? Promise.resolve(null) : api.formulate({ recipe: { id: recipe.id }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true }, signal))),
+    ask: (signal) => Promise.all([props.one, props.two].map((recipe) => asked(recipe, signal))),
     immediate: true,
 })
 const answers = computed(() => answer.value ?? [null, null])

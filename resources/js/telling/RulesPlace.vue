@@ -40,7 +40,10 @@ const { answer, problem: refusal, late } = useAsked<FormulateAnswer>({
         const text = thing.value.trim()
         if (text === '' || kitchen.kitchen === null) return null
 
-        return api.formulate({ recipe: { text: /^\d|½|¼|¾|^an? /.test(text) ? text : `100 g ${text}` }, dogs: kitchen.dogs.map((dog) => dog.id), explain: true }, signal)
+        const amountIsSaid = /^\d|½|¼|¾|^an? /.test(text)
+        const recipe = { text: amountIsSaid ? text : `100 g ${text}` }
+
+        return api.formulate({ recipe, dogs: kitchen.dogs.map((dog) => dog.id), explain: true }, signal)
     },
 })
 
