@@ -31,6 +31,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type ToxicRow array{substance: string, name: string, unit: string, thresholds: non-empty-list<array{float, string}>, remark: string, source: string}
  * @phpstan-type KeepingRow array{class: string, jarDays: float, fridgeDays: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type Three array{float, float, float}
+ * @phpstan-type ChangeRow array{form: string, level: string, code: string, applies: array<string, true>, exempt: array<string, true>, message: string, advice: string, source: string}
  * @phpstan-type All array{
  *     version: string,
  *     entries: array<string, EntryRow>,
@@ -38,6 +39,7 @@ use MildBowl\Core\Build\Tables;
  *     names: array<string, list<string>>,
  *     forms: array<string, array<string, string>>,
  *     formWords: array{first: array<string, int>, phrases: array<string, list<string>>},
+ *     changes: array<string, ChangeRow>,
  *     units: array{names: array<string, string>, sizes: array<string, array<string, array{string, float}>>},
  *     measures: array{names: array<string, string>, sizes: array<string, array{string, float, float, float}>},
  *     densities: array<string, array<string, Three>>,

@@ -27,6 +27,8 @@ final class Columns
         'cross' => 'allergy:group group:group / level:level unless:text?| message:text advice:text',
         'cutters' => 'shape:shape mm:number / source:source',
         'densities' => 'ingredient:food-or-group form:form? / low:number best:number high:number source:source',
+        'changes' => 'form:form / level:any-level code:id applies:any-group; exempt:food-or-trait?; message:text advice:text source:source',
+        'derived' => 'form:form groups:group id:id / except:food-or-trait?| named:text| by:derived-by low:number best:number high:number like:food? sodium:number? adds:group?; drops:group?; name:text source:source',
         'doses' => 'code:dose substance:substance basis:basis caution:number? limit:number? unit:text who:who?| / message:text advice:text source:source',
         'energy' => 'key:energy / low:number value:number high:number unit:text? meaning:text source:source',
         'entries' => 'id:id / name:text groups:group; like:food?',
@@ -120,6 +122,7 @@ final class Columns
             'food' => $foods,
             'group' => $groups,
             'any-group' => [...$groups, '*'],
+            'food-or-trait' => [...$foods, ...$groups],
             'food-or-group' => [...$foods, ...array_map(static fn (string $group): string => "group:$group", $groups)],
             'source' => array_column($this->tables['sources'], 'source'),
         ];

@@ -28,7 +28,7 @@ final readonly class Compiler
         Columns::check($this->folder);
         $this->everyPoisonHasItsCases();
         [$foods, $words, $measures, $screens] = [new Foods($this->folder), new Phrases($this->folder), new Measures($this->folder), new Screens($this->folder)];
-        $entries = $foods->entries();
+        [$entries, $forms] = $foods->withDerived();
         [$lexicon, $names] = $foods->names($entries);
         $rules = $screens->rules();
         $byGroup = Screens::byGroup($rules);
@@ -37,12 +37,13 @@ final readonly class Compiler
             'entries' => $entries,
             'lexicon' => $lexicon,
             'names' => $names,
-            'forms' => $foods->forms(),
+            'forms' => $forms,
             'formWords' => $words->forms(),
+            'changes' => $screens->changes(),
             'units' => $measures->units(),
             'measures' => $measures->measures(),
             'densities' => $measures->densities(),
-            'pieces' => $measures->pieces(),
+            'pieces' => Measures::inherited($measures->pieces(), $forms),
             'groupsWith' => ['densities' => $measures->groupsWith('densities'), 'pieces' => $measures->groupsWith('pieces')],
             'uptake' => $measures->uptake(),
             'textures' => $this->by('textures', 'texture'),

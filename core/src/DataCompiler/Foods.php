@@ -61,6 +61,24 @@ final readonly class Foods
     }
 
     /**
+     * The foods of the files and those that follow from them, and what each becomes in a form.
+     *
+     * @return array{array<string, array<string, mixed>>, array<string, array<string, string>>}
+     */
+    public function withDerived(): array
+    {
+        /** @var array<string, array{name: string, groups: array<string, true>, jobs: list<string>, composition: ?list<?float>, source: string, confidence: string, like?: string}> $entries */
+        $entries = $this->entries();
+        $forms = $this->forms();
+        [$foods, $becomes] = (new Derived($this->folder, $this->closure(...)))->of($entries, $forms);
+        foreach ($becomes as $id => $byForm) {
+            $forms[$id] = ($forms[$id] ?? []) + $byForm;
+        }
+
+        return [$entries + $foods, $forms];
+    }
+
+    /**
      * @param  list<string>  $groups
      * @return array<string, true> the groups with all their parents
      */
@@ -115,10 +133,13 @@ final readonly class Foods
             $words = explode(' ', $key);
             $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
         }
-        foreach (array_keys($entries) as $id) {
-            if (! isset($names[$id])) {
+        $own = $this->entries();
+        foreach ($entries as $id => $entry) {
+            if (isset($own[$id]) && ! isset($names[$id])) {
                 throw new RuntimeException("names.csv: $id has no name.");
             }
+            // what follows from another food is read by its form, and offered by its name
+            $names[$id] ??= is_array($entry) && is_string($entry['name'] ?? null) ? [$entry['name']] : [];
         }
 
         return [['first' => $first, 'phrases' => $phrases], $names];

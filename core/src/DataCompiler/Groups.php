@@ -26,11 +26,17 @@ final class Groups
                 }
             }
         }
+        foreach ($tables['derived'] as $row) {
+            $held += array_fill_keys(Table::parts($row['adds'], ';'), true);
+        }
         $asked = array_fill_keys(Vocabulary::TRAITS_IN_CODE, true);
         foreach (self::ASKED as $file => $column) {
             foreach (array_column($tables[$file], $column) as $cell) {
                 $asked += array_fill_keys(Table::parts($cell, ';'), true);
             }
+        }
+        foreach ([...$tables['changes'], ...array_map(static fn (array $row): array => ['applies' => $row['groups'], 'exempt' => strtr($row['except'], '|', ';')], $tables['derived'])] as $row) {
+            $asked += array_fill_keys([...Table::parts($row['applies'], ';'), ...Table::parts($row['exempt'], ';')], true);
         }
         foreach (self::BY_GROUP as $file => $column) {
             foreach (array_column($tables[$file], $column) as $cell) {

@@ -118,4 +118,25 @@ final readonly class Measures
 
         return $names;
     }
+
+    /**
+     * A carrot that was cooked weighs a little less than it did: what nobody weighed cooked is taken from the raw one.
+     *
+     * @param  array<string, array<string, array{float, float, float}>>  $pieces
+     * @param  array<string, array<string, string>>  $forms
+     * @return array<string, array<string, array{float, float, float}>>
+     */
+    public static function inherited(array $pieces, array $forms): array
+    {
+        foreach ($forms as $id => $becomes) {
+            foreach (['cooked', 'boiled'] as $form) {
+                $cooked = $becomes[$form] ?? null;
+                if ($cooked !== null && $cooked !== $id && ! isset($pieces[$cooked]) && isset($pieces[$id])) {
+                    $pieces[$cooked] = array_map(static fn (array $one): array => [0.8 * $one[0], 0.9 * $one[1], $one[2]], $pieces[$id]);
+                }
+            }
+        }
+
+        return $pieces;
+    }
 }

@@ -27,6 +27,17 @@ final readonly class Screens
         return $rules;
     }
 
+    /** @return array<string, array<string, mixed>> what a form does to a food that has no figures for it, by the form */
+    public function changes(): array
+    {
+        $changes = [];
+        foreach (Row::of($this->folder, 'changes') as $row) {
+            $changes[$row->text('form')] = ['applies' => array_fill_keys($row->list('applies'), true), 'exempt' => array_fill_keys($row->list('exempt'), true)] + $row->typed();
+        }
+
+        return $changes;
+    }
+
     /**
      * @param  list<array<string, mixed>>  $rules
      * @return array<string, list<int>> numbers of the rules that speak of a group

@@ -47,10 +47,12 @@ final class Vocabulary
         'mashed', 'pureed', 'grated', 'sliced', 'chopped', 'ground', 'powder', 'cooked', 'boiled', 'raw', 'dried', 'tinned', 'drained', 'undrained',
         'frozen', 'melted', 'beaten', 'hulled', 'pitted', 'unpitted', 'cored', 'peeled', 'unpeeled', 'salted', 'unsalted', 'sweetened', 'unsweetened',
         'plain', 'homemade', 'smoked', 'cured', 'lean', 'low-fat', 'skimmed', 'lactose-free', 'flavoured', 'whole', 'crunchy', 'green', 'sprouted',
-        'unripe', 'bitter', 'black', 'white', 'milk', 'candied', 'mouldy', 'packed',
+        'unripe', 'bitter', 'black', 'white', 'milk', 'candied', 'mouldy', 'packed', 'dry', 'freeze-dried', 'condensed', 'evaporated', 'concentrated', 'pickled', 'marinated',
+        'seasoned', 'syrup', 'breaded', 'stuffed', 'creamed', 'buttered', 'fried', 'in-oil', 'with-skin', 'fat-low', 'fat-mid', 'fat-high', 'full-fat', 'boned', 'oil', 'flour', 'liver',
+        'flaked', 'brandied', 'filled', 'juice',
     ];
 
-    public const PIECE_UNITS = ['each', 'slice', 'stalk', 'stick', 'leaf', 'sprig', 'bunch', 'tin', 'packet', 'clove', 'handful', 'juice-of', 'zest-of'];
+    public const PIECE_UNITS = ['each', 'slice', 'stalk', 'stick', 'leaf', 'sprig', 'bunch', 'tin', 'packet', 'clove', 'handful', 'juice-of', 'zest-of', 'head', 'floret', 'punnet', 'thumb', 'inch-piece', 'sheet'];
 
     public const SIZES = ['small', 'medium', 'large'];
 
@@ -99,7 +101,7 @@ final class Vocabulary
     public const TRAITS_IN_CODE = [
         'flour', 'bran', 'oil', 'animal-fat', 'meat', 'organ', 'liver-organ', 'raw-meat', 'raw-fish', 'cured-meat', 'cheese', 'nut-butter', 'liquid', 'herb',
         'spice', 'spice-mix', 'added-sugar', 'added-sugar-part', 'new-fibre', 'baking-leavener', 'category-word', 'additive', 'salted', 'tinned-fish', 'gelling', 'melts-gelatin', 'cooked-bone-as-such', 'raw-bone-as-such',
-        'kelp', 'check-sugar-free',
+        'kelp', 'check-sugar-free', 'composite-head',
     ];
 
     /**
@@ -138,6 +140,7 @@ final class Vocabulary
             'confidence' => ['A', 'B', 'C'],
             'nutrient' => Composition::COLUMNS,
             'core-word' => ['minced'],
+            'derived-by' => ['water', 'yield', 'like', 'sugar', 'as'],
             default => null,
         };
     }

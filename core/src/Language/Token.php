@@ -13,6 +13,9 @@ final readonly class Token
 
     public const MARK = 2;
 
+    /** A number nobody can mean. */
+    public const ODD = 3;
+
     /**
      * @param  int  $offset  byte offset in the cleaned line
      * @param  string  $text  the word in lower case Latin letters without accents, or the mark
@@ -31,6 +34,12 @@ final readonly class Token
         public bool $fraction = false,
         public bool $glued = false,
     ) {}
+
+    /** The same token in a text that begins so many bytes later. */
+    public function moved(int $bytes): self
+    {
+        return new self($this->kind, $this->offset - $bytes, $this->length, $this->raw, $this->text, $this->stem, $this->value, $this->fraction, $this->glued);
+    }
 
     public function is(string ...$texts): bool
     {

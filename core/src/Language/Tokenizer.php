@@ -23,8 +23,12 @@ final class Tokenizer
         'υ' => 'u', 'χ' => 'x', 'γ' => 'y', 'ω' => 'w', 'ı' => 'i', 'ɡ' => 'g', 'ɑ' => 'a', 'ꞵ' => 'b', 'ɩ' => 'i', 'ո' => 'n', 'օ' => 'o', 'ս' => 'u', 'հ' => 'h',
     ];
 
+    /** Numbers nobody can mean in a kitchen: powers of ten, millions, a letter O among the digits, a division by nothing. */
+    private const ODD = '(?:\d+(?:[.,]\d+)?[eE][+-]?\d{2,}\b|\d{1,3}(?:[.,]\d{3}){2,}|\d{7,}(?:[.,\/]\d+)*|\d+[oO]+\d*\b|\d{1,4}\s?\/\s?0+(?![\d.\/]))';
+
     private const PATTERN = '~[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒](*MARK:vulgar)'
         .'|\b[eE][ -]?\d{3,4}[a-d]?\b(*MARK:additive)'
+        .'|'.self::ODD.'(*MARK:odd)'
         .'|\d{1,4}\s?/\s?\d{1,4}(?![\d/])(*MARK:fraction)'
         .'|(?:\d{1,12}(?:[.,]\d{1,6})?|\.\d{1,6})(*MARK:number)'
         .'|[\p{L}\p{M}]+(?:\'[\p{L}]+)*\'?(*MARK:word)'
@@ -40,6 +44,9 @@ final class Tokenizer
             return $text;
         }
         $text = (string) preg_replace('/[\x{00AD}\x{034F}\x{061C}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{180B}-\x{180F}\x{200B}-\x{200F}\x{202A}-\x{202E}\x{2060}-\x{206F}\x{FE00}-\x{FE0F}\x{FEFF}]+/u', '', $text);
+        if (preg_match('/[\x{1F000}-\x{1FAFF}\x{2615}]/u', $text) === 1) {
+            $text = strtr($text, Emoji::WORDS);
+        }
         $text = strtr($text, ['’' => "'", '‘' => "'", '`' => "'", '´' => "'", '“' => '"', '”' => '"', '⁄' => '/', '∕' => '/', '–' => '-', '—' => '-', '‑' => '-', '‐' => '-', '−' => '-', '×' => 'x', '٪' => '%']);
         // Vulgar fractions must not decompose into "11/2".
         $text = (string) preg_replace('/(\d)\s*([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒])/u', '$1 $2', $text);
@@ -93,6 +100,8 @@ final class Tokenizer
             } elseif ($kind === 'additive') {
                 $word = strtolower(str_replace([' ', '-'], '', $raw));
                 $tokens[] = new Token(Token::WORD, $offset, $length, $raw, $word, $word, glued: $hyphen);
+            } elseif ($kind === 'odd') {
+                $tokens[] = new Token(Token::ODD, $offset, $length, $raw, $raw, $raw);
             } elseif ($kind === 'vulgar') {
                 $tokens[] = new Token(Token::NUMBER, $offset, $length, $raw, $raw, $raw, self::VULGAR[$raw], true);
             } elseif ($kind === 'fraction') {

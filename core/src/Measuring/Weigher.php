@@ -119,9 +119,17 @@ final readonly class Weigher
         // "3 peppermint leaves": the leaf is part of the name, but it is what was counted
         $leaves = $amount->unit === 'each' && in_array('leaf', $line->keys, true)
             ? new Amount($amount->quantity, 'leaf', null, $amount->from, $amount->to) : $amount;
-        $piece = PieceWeight::of($ingredient, $leaves->unit, $leaves->size) ?? PieceWeight::of($ingredient, $amount->unit, $amount->size);
+        $piece = PieceWeight::of($ingredient, $leaves->unit, $leaves->size) ?? PieceWeight::of($ingredient, $amount->unit, $amount->size)
+            ?? match ($amount->unit) {
+                'head' => PieceWeight::of($ingredient, 'each', $amount->size),
+                'stick' => PieceWeight::of($ingredient, 'stalk', $amount->size),
+                default => null,
+            };
         if ($piece !== null) {
             return $piece->timesRange($amount->quantity);
+        }
+        if ($amount->unit === 'stick' && ! $ingredient->inAny(['saturated-fat', 'oil'])) {
+            return null;
         }
         $measure = Unit::measure($amount->unit);
 

@@ -82,6 +82,23 @@ final class Catalogue
     }
 
     /**
+     * Whether a food of the reference data is in any of these groups; a kitchen's own food is in none of them.
+     *
+     * @param  list<string>  $groups
+     */
+    public static function isInGroup(string $id, array $groups): bool
+    {
+        $own = Compiled::tables()['entries'][$id]['groups'] ?? [];
+        foreach ($groups as $group) {
+            if (isset($own[$group])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
      * The group or ingredient an allergy or allow-list entry names: a group id, one of its other names, an ingredient id
      * or an ingredient's name. null when it names nothing known.
      */

@@ -45,7 +45,7 @@ final readonly class Loot
         foreach ($kitchen->reader->read($text, '')->lines as $index => $line) {
             $ingredients[] = $line->text;
             foreach ($line->foods() as $food) {
-                array_push($never, ...self::never($screener->foods([$food], $line->says(...)), $food->name));
+                array_push($never, ...self::never($screener->foods([$food], $line->saidOf($food)), $food->name));
                 array_push($never, ...self::onOwnLabel($food, $kitchen, $screener));
             }
             $one = Weighed::read($line, $index, $weigher, $kitchen->policy->calorieConvention);
@@ -96,7 +96,7 @@ final readonly class Loot
                     $unread[] = $part->text;
                 }
                 foreach ($line->foods() as $food) {
-                    array_push($never, ...self::never($screener->foods([$food], $line->says(...)), $food->name));
+                    array_push($never, ...self::never($screener->foods([$food], $line->saidOf($food)), $food->name));
                     foreach (self::of($food, $share->times($grams)) as $substance => $amount) {
                         $substances[$substance] = isset($substances[$substance]) ? $substances[$substance]->plus($amount) : $amount;
                     }

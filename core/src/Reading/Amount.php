@@ -17,6 +17,7 @@ final readonly class Amount
      * @param  int  $from  index of the first token that belongs to it
      * @param  int  $to  index after the last
      * @param  ?self  $contents  what one tin or packet holds, when said
+     * @param  bool  $each  whether it is of every food it stands beside ("2 tbsp each of")
      */
     public function __construct(
         public Range $quantity,
@@ -25,5 +26,17 @@ final readonly class Amount
         public int $from,
         public int $to,
         public ?self $contents = null,
+        public bool $each = false,
     ) {}
+
+    /** The same amount where its tokens begin so many later. */
+    public function moved(int $tokens): self
+    {
+        return new self($this->quantity, $this->unit, $this->size, $this->from - $tokens, $this->to - $tokens, $this->contents, $this->each);
+    }
+
+    public function ofEach(int $to): self
+    {
+        return new self($this->quantity, $this->unit, $this->size, $this->from, $to, $this->contents, true);
+    }
 }

@@ -15,14 +15,27 @@ final class AmountReader
         'slice' => 'slice', 'rasher' => 'slice', 'stalk' => 'stalk', 'stick' => 'stick', 'rib' => 'stalk', 'leaf' => 'leaf', 'sprig' => 'sprig',
         'bunch' => 'bunch', 'bundle' => 'bunch', 'tin' => 'tin', 'can' => 'tin', 'packet' => 'packet', 'sachet' => 'packet', 'pack' => 'packet', 'pkg' => 'packet', 'package' => 'packet',
         'envelope' => 'packet', 'jar' => 'tin', 'carton' => 'tin', 'tub' => 'tin', 'pot' => 'tin', 'bag' => 'packet', 'box' => 'packet', 'pouch' => 'packet', 'bottle' => 'tin', 'piece' => 'each',
-        'clove' => 'clove', 'head' => 'each', 'bulb' => 'each', 'fillet' => 'each', 'cube' => 'each', 'sheet' => 'each', 'whole' => 'each', 'ear' => 'each',
+        'clove' => 'clove', 'head' => 'head', 'bulb' => 'each', 'fillet' => 'each', 'cube' => 'each', 'sheet' => 'each', 'whole' => 'each', 'ear' => 'each',
+        'floret' => 'floret', 'punnet' => 'punnet', 'thumb' => 'thumb', 'block' => 'packet', 'tray' => 'packet', 'wedge' => 'slice',
     ];
+
+    public const CONTAINERS = ['tin' => true, 'can' => true, 'jar' => true, 'pack' => true, 'packet' => true, 'package' => true, 'bag' => true, 'box' => true, 'carton' => true, 'block' => true, 'tub' => true, 'pouch' => true, 'bottle' => true, 'sachet' => true];
 
     private const SIZES = ['small' => 'small', 'little' => 'small', 'tiny' => 'small', 'sm' => 'small', 'medium' => 'medium', 'med' => 'medium', 'large' => 'large', 'big' => 'large', 'lg' => 'large', 'jumbo' => 'large', 'xl' => 'large'];
 
-    private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm', 'packed', 'firmly', 'loosely', 'lightly', 'well', 'tightly'];
+    /** Counted by length: "a 2 cm piece of ginger". */
+    private const LENGTHS = ['inch' => 1.0, 'in' => 1.0, 'cm' => 0.394, 'centimetre' => 0.394, 'centimeter' => 0.394];
 
-    private const NOT_FOOD = ['minute', 'min', 'hour', 'hr', 'second', 'sec', 'day', 'week', 'month', 'degree', 'deg', 'f', 'mm', 'cm', 'inch', 'in', 'serving', 'portion', 'time', 'treat', 'biscuit', 'cookie', 'dog', 'people', 'gas', 'mark', 'batch', 'part', 'layer', 'tray', 'ball', 'round', 'rectangle', 'square', 'strip', 'circle', 'thick', 'thickness', 'wide', 'long', 'kcal', 'calorie', 'cal'];
+    private const OF_LENGTH = ['piece' => true, 'knob' => true, 'chunk' => true, 'length' => true, 'thumb' => true, 'bit' => true];
+
+    /** Before a number of pieces that something is made into. */
+    private const MADE_INTO = ['into' => true, 'makes' => true, 'make' => true, 'yields' => true, 'serves' => true, 'feeds' => true, 'yield' => true];
+
+
+    private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm', 'packed', 'firmly', 'loosely', 'lightly', 'well', 'tightly', 'slightly', 'measuring', 'single', 'organic'];
+
+    private const NOT_FOOD = ['minute', 'min', 'hour', 'hr', 'second', 'sec', 'day', 'week', 'month', 'degree', 'deg', 'f', 'mm', 'cm', 'inch', 'in', 'serving', 'portion', 'time', 'treat', 'biscuit', 'cookie', 'dog', 'people', 'gas', 'mark', 'batch', 'part', 'layer', 'tray', 'ball', 'round', 'rectangle', 'square', 'strip', 'circle', 'thick', 'thickness', 'wide', 'long', 'kcal', 'calorie', 'cal',
+        'cutter', 'bowl', 'mould', 'mold', 'oven', 'fan', 'celsius', 'fahrenheit', 'shelf', 'rack', 'pan', 'percent', 'year', 'kid', 'child', 'friend', 'step', 'recipe', 'disc', 'row', 'bite', 'mouthful', 'half', 'lot', 'kind', 'sort', 'way', 'thing', 'go', 'pup', 'puppy'];
 
     /** @var list<Token> */
     private array $tokens;
@@ -60,13 +73,20 @@ final class AmountReader
 
                 continue;
             }
-            if ($amount->unit !== '') {
-                $amounts[] = $amount;
+            if ($amount->unit !== '' && ! $this->isOfPhrase($amount)) {
+                $amounts[] = ($this->tokens[$amount->to] ?? null)?->is('each', 'apiece') === true ? $amount->ofEach($this->skipOf($amount->to + 1)) : $amount;
             }
             $i = max($i + 1, $amount->to);
         }
 
         return $amounts;
+    }
+
+    /** "1 loaf tin", "2 baking sheets": what is counted is named by a set phrase that is no food. */
+    private function isOfPhrase(Amount $amount): bool
+    {
+        return $amount->unit === 'each' && $amount->contents === null && ($this->taken[$amount->to] ?? null) === false
+            || isset(self::MADE_INTO[$this->tokens[$amount->from - 1]->text ?? '']) && $amount->unit === 'each';
     }
 
     private function at(int $i): ?Amount
@@ -98,6 +118,12 @@ final class AmountReader
         $paren = $this->parenthesised($j);
         if ($paren !== null && ($container = $this->container($paren->to)) !== null) {
             return new Amount($quantity, 'tin', null, $i, $container, $paren);
+        }
+        if ($next !== null && isset(self::LENGTHS[$next->text]) && isset(self::OF_LENGTH[$this->tokens[$j + 1]->stem ?? ''])) {
+            return new Amount($quantity->times(self::LENGTHS[$next->text]), 'inch-piece', null, $i, $this->skipOf($j + 2));
+        }
+        if ($next !== null && $next->is('c', 'f') && $quantity->best >= 60) {
+            return new Amount($quantity, '', null, $i, $j + 1);
         }
         $measured = $this->unitAfter($quantity, $i, $j);
         if ($measured !== null) {
@@ -134,8 +160,47 @@ final class AmountReader
         if (($this->tokens[$j]->text ?? '') === '.') {
             $j++;
         }
+        [$quantity, $j] = $this->andAHalf($quantity, $j);
+        $each = $this->parenthesised($j);
+        if ($each !== null && $this->saysEach($j, $each->to)) {
+            return new Amount($quantity, 'tin', null, $i, $this->skipOf($each->to), $each);
+        }
 
-        return new Amount($quantity, $unit, null, $i, $j);
+        return new Amount($quantity, $unit, null, $i, $this->skipOf($j));
+    }
+
+    /**
+     * "a cup and a half", "two cups and one-third": more of the same unit, where no other unit follows.
+     *
+     * @return array{Range, int}
+     */
+    private function andAHalf(Range $quantity, int $j): array
+    {
+        if (($this->tokens[$j] ?? null)?->is('and', '&', 'plus') !== true) {
+            return [$quantity, $j];
+        }
+        $part = $this->numbers->part($j + 1);
+        if ($part === null || $this->unitAt($part[1], $length) !== null || (($this->tokens[$part[1]] ?? null)?->is('a', 'an', 'one') === true)) {
+            return [$quantity, $j];
+        }
+        $k = $this->skipOf($part[1]);
+        if ($k > $part[1] && (($this->tokens[$k] ?? null)?->is('a', 'an', 'one') === true)) {
+            return [$quantity, $j];
+        }
+        // "2 cups and half a" is another amount; "a cup and a half of", "a cup and a half, sifted" is this one
+        return $this->tokens[$j + 1]->is('half', 'quarter') && $k === $part[1] && ($this->tokens[$k] ?? null)?->kind === Token::WORD ? [$quantity, $j]
+            : [$quantity->plus(Range::exact($part[0])), $part[1]];
+    }
+
+    private function saysEach(int $from, int $to): bool
+    {
+        for ($k = $from; $k < $to; $k++) {
+            if ($this->tokens[$k]->is('each', 'apiece')) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{Range, int} */
@@ -144,7 +209,7 @@ final class AmountReader
         $start = $j;
         while (isset($this->tokens[$j]) && $j < $start + 3 && in_array($this->tokens[$j]->text, self::FILLERS, true)) {
             $quantity = match ($this->tokens[$j]->text) {
-                'heaped', 'heaping', 'rounded' => $quantity->times(1.25),
+                'heaped', 'heaping', 'rounded' => $quantity->times(($this->tokens[$j - 1] ?? null)?->is('slightly', 'little') === true ? 1.1 : 1.25),
                 'generous' => $quantity->times(1.1),
                 'scant', 'scanty', 'short', 'mean' => $quantity->times(0.9),
                 default => $quantity,
@@ -210,7 +275,7 @@ final class AmountReader
         [$quantity, $k] = $this->qualified(Range::exact(1), $j);
         $unit = $this->unitAt($k, $length);
         if ($unit !== null) {
-            return new Amount($quantity, $unit, null, $i, $this->skipOf($k + $length));
+            return $this->unitAfter($quantity, $i, $k);
         }
         $paren = $this->measured($k);
         if ($paren !== null && ($container = $this->container($paren->to)) !== null) {
@@ -237,6 +302,9 @@ final class AmountReader
             $k++;
         }
         $word = $this->tokens[$k] ?? null;
+        if ($word !== null && isset(self::LENGTHS[$word->text]) && isset(self::OF_LENGTH[$this->tokens[$k + 1]->stem ?? ''])) {
+            return new Amount($quantity->times(self::LENGTHS[$word->text]), 'inch-piece', null, $i, $this->skipOf($k + 2));
+        }
         if ($word !== null && ! isset($this->taken[$k]) && isset(self::COUNTED[$word->stem])) {
             $unit = self::COUNTED[$word->stem];
             $to = $this->skipOf($k + 1);
@@ -294,6 +362,6 @@ final class AmountReader
 
     private function skipOf(int $j): int
     {
-        return ($this->tokens[$j]->text ?? '') === 'of' ? $j + 1 : $j;
+        return isset($this->tokens[$j]) && $this->tokens[$j]->is('of') ? $j + 1 : $j;
     }
 }

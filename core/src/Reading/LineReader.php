@@ -24,6 +24,11 @@ final readonly class LineReader
     /** Group of words that claim something about a food and are none. */
     private const CLAIM = 'check-sugar-free';
 
+    /** Foods as they grow: that nothing was added to them claims nothing; and what a maker prepares, where it may. */
+    private const WHOLE = ['fruit', 'vegetable', 'meat', 'fish', 'egg', 'grain', 'legume', 'flour', 'liquid', 'herb', 'seed', 'tree-nut'];
+
+    private const PREPARED = ['check-sweetened', 'check-jam', 'added-sugar', 'added-sugar-part', 'composite', 'nut-butter', 'check-seasoned', 'chocolate-cocoa'];
+
     /** Words that open a note about something else than the food. */
     private const CONDITION = '/\b((?:leave|left|skip|omit|use|only)\b[^.;]{0,40}?\b)?(if|unless|when)\b(?!\s+(needed|necessary|required|desired|wanted|liked|preferred|possible|you (like|wish|want|prefer)|available|using))[^()]*/iu';
 
@@ -40,75 +45,83 @@ final readonly class LineReader
         return Words::of($text, $this->catalogue->lexicon);
     }
 
-    public function ofWords(Words $all, Place $place, ?string $section): ReadLine
+    /**
+     * @param  list<Amount>  $shared  amounts that stand elsewhere and are of this food too
+     * @param  ?string  $purpose  what the row is for, where the line itself does not say it
+     */
+    public function ofWords(Words $all, Place $place, ?string $section, array $shared = [], ?string $purpose = null): ReadLine
     {
-        $text = $all->text;
         $clean = $all->clean;
         $tokens = $all->tokens;
-        $taken = $all->taken;
-        $amounts = AmountReader::read($tokens, $taken);
-        $mentions = self::withoutUnits($all->mentions, $amounts, $tokens);
-        $negated = $mentions === $all->mentions ? $all->negated : Negation::of($tokens, $mentions);
-        $condition = preg_match(self::CONDITION, $clean, $found, PREG_OFFSET_CAPTURE) === 1 && $found[0][1] > 0 ? $found[0] : null;
+        $condition = self::condition($clean);
         $conditionAt = $condition[1] ?? PHP_INT_MAX;
         $ofFood = $condition === null ? $tokens : array_values(array_filter($tokens, static fn (Token $token): bool => $token->offset < $conditionAt));
-        $forms = self::forms($ofFood, $mentions, $negated);
-
-        $kept = [];
-        foreach ($mentions as $index => $mention) {
-            if (! isset($negated[$index])) {
-                $kept[] = $mention->as(self::inForms($mention->ingredient, $forms));
-            }
+        $forms = self::forms($ofFood, $all);
+        $kept = $settled = [];
+        foreach ($all->kept() as $mention) {
+            [$id, $by] = self::inForms($mention->ingredient, $forms);
+            $kept[] = $mention->as($id);
+            $settled[$id] = $by + ($settled[$id] ?? []);
         }
         [$main, $others, $alternatives] = $this->sorted($kept, $conditionAt, $tokens);
-        [$unread, $words] = self::unread($tokens, $mentions, $taken, $amounts, $clean);
+        [$unread, $odd, $words] = self::unread($all);
 
         return new ReadLine(
-            $text, $place, $section, $amounts, $main, $others, $alternatives, $forms,
+            $all->text, $place, $section, [...$shared, ...$all->amounts], $main, $others, $alternatives, $forms,
             $condition === null ? null : trim($condition[0], ' ().'),
-            $unread, array_column($tokens, 'stem'),
-            self::purpose($tokens, $clean), Tokenizer::hasLookAlikes($text), $words, $clean,
+            $unread, $odd, $main === null ? [] : array_values(array_diff($forms, array_keys($settled[$main->id] ?? []))), array_column($tokens, 'stem'),
+            self::purpose($tokens, $clean) ?? $purpose, Tokenizer::hasLookAlikes($all->text), $words, $clean,
+            ...self::said($tokens, $kept, $main),
         );
     }
 
-    /**
-     * "2 cloves garlic", "a stick of butter", "1 head of broccoli": the counted word is no food.
-     *
-     * @param  list<Mention>  $mentions
-     * @param  list<Amount>  $amounts
-     * @param  list<Token>  $tokens
-     * @return list<Mention>
-     */
-    private static function withoutUnits(array $mentions, array $amounts, array $tokens): array
+    /** @return array{string, int}|null the condition of a line, and its first byte */
+    public static function condition(string $clean): ?array
     {
-        foreach ($mentions as $index => $mention) {
-            if ($mention->ingredient === 'clove' && ($mentions[$index + 1] ?? null) !== null
-                && str_starts_with($mentions[$index + 1]->ingredient, 'garlic') && $mentions[$index + 1]->from <= $mention->to + 1) {
-                unset($mentions[$index]);
-            }
-            foreach ($amounts as $amount) {
-                if ($mention->from >= $amount->from && $mention->to <= $amount->to && in_array($amount->unit, ['juice-of', 'zest-of'], true) && $mention->ingredient !== 'citrus-peel') {
-                    unset($mentions[$index]);
-                }
-            }
-        }
-
-        return array_values($mentions);
+        return preg_match(self::CONDITION, $clean, $found, PREG_OFFSET_CAPTURE) === 1 && $found[0][1] > 0 ? $found[0] : null;
     }
 
     /**
+     * What is said of the line's own food, and of each alternative: its words end where the next food begins.
+     *
      * @param  list<Token>  $tokens
-     * @param  list<Mention>  $mentions
-     * @param  array<int, true>  $negated
+     * @param  list<Mention>  $kept
+     * @return array{Said, array<string, Said>}
+     */
+    private static function said(array $tokens, array $kept, ?Ingredient $main): array
+    {
+        $own = $tokens;
+        $others = [];
+        foreach ($kept as $n => $mention) {
+            if (! $mention->alternative || $n === 0 || $mention->ingredient === $main?->id) {
+                continue;
+            }
+            $from = $kept[$n - 1]->to;
+            $to = isset($kept[$n + 1]) ? $kept[$n + 1]->from : count($tokens);
+            $others[$mention->ingredient] = Said::of(array_slice($tokens, $from, $to - $from));
+            for ($i = $from; $i < $to; $i++) {
+                unset($own[$i]);
+            }
+        }
+
+        return [Said::of(array_values($own)), $others];
+    }
+
+    /** Forms that a baker gives a food after it was counted: "2 carrots, sliced and dried" are two fresh carrots. */
+    private const GIVEN = ['dried' => true, 'freeze-dried' => true, 'powder' => true];
+
+    /**
+     * @param  list<Token>  $tokens
      * @return list<string>
      */
-    private static function forms(array $tokens, array $mentions, array $negated): array
+    private static function forms(array $tokens, Words $all): array
     {
         ['first' => $first, 'phrases' => $phrases] = Compiled::tables()['formWords'];
-        $forms = [];
+        $forms = $covered = [];
         $count = count($tokens);
+        $counted = ($all->amounts[0]->contents ?? null) === null && ($all->amounts[0]->unit ?? '') === 'each' ? ($all->kept()[0]->to ?? PHP_INT_MAX) : PHP_INT_MAX;
         foreach ($tokens as $i => $token) {
-            $most = $first[$token->stem] ?? 0;
+            $most = isset($covered[$i]) ? 0 : $first[$token->stem] ?? 0;
             if ($most === 0) {
                 continue;
             }
@@ -129,9 +142,19 @@ final readonly class LineReader
                 if ($before?->is('not', 'un', 'never', 'no', 'without') === true && $words === 1) {
                     continue;
                 }
-                foreach ($phrases[$key] as $form) {
-                    $forms[$form] = true;
+                for ($c = $words > 1 ? $i : $k + 1; $c <= $k; $c++) {
+                    $covered[$c] = true;
                 }
+                foreach ($phrases[$key] as $form) {
+                    if ($i < $counted || ! isset(self::GIVEN[$form])) {
+                        $forms[$form] = true;
+                    }
+                }
+            }
+        }
+        foreach ($all->amounts as $amount) {
+            if ($amount->unit === 'juice-of') {
+                $forms['juice'] = true;
             }
         }
         if (isset($forms['unsalted'])) {
@@ -147,20 +170,25 @@ final readonly class LineReader
         return array_map(strval(...), array_keys($forms));
     }
 
-    /** @param  list<string>  $forms */
-    private static function inForms(string $id, array $forms): string
+    /**
+     * @param  list<string>  $forms
+     * @return array{string, array<string, true>} what the food becomes, and by which forms
+     */
+    private static function inForms(string $id, array $forms): array
     {
+        $by = [];
         for ($round = 0; $round < 2; $round++) {
             foreach ($forms as $form) {
                 $becomes = Catalogue::inForm($id, $form);
                 if ($becomes !== $id) {
                     $id = $becomes;
+                    $by[$form] = true;
                     break;
                 }
             }
         }
 
-        return $id;
+        return [$id, $by];
     }
 
     /**
@@ -176,7 +204,13 @@ final readonly class LineReader
         foreach ($kept as $mention) {
             $inCondition = $tokens[$mention->from]->offset >= $conditionAt;
             $food = $this->catalogue->get($mention->ingredient);
-            if ($main === null && ! $inCondition) {
+            if ($food->id === 'seeds-unnamed' && $main?->inAny(['fruit', 'vegetable']) === true) {
+                continue;
+            }
+            if ($main !== null && $food->inGroup(self::CLAIM) && $main->inAny(self::WHOLE) && ! $main->inAny(self::PREPARED)) {
+                continue;
+            }
+            if ($main === null && ! $inCondition && ! $mention->within) {
                 $main = $food;
                 $category = $food->inGroup('category-word');
             } elseif ($mention->alternative) {
@@ -201,37 +235,31 @@ final readonly class LineReader
         return [$main, array_values($others), array_values($alternatives)];
     }
 
-    /**
-     * @param  list<Token>  $tokens
-     * @param  list<Mention>  $mentions
-     * @param  array<int, true>  $taken
-     * @param  list<Amount>  $amounts
-     * @return array{list<string>, list<array{from: int, length: int, role: string}>}
-     */
-    private static function unread(array $tokens, array $mentions, array $taken, array $amounts, string $clean): array
+    /** @return array{list<string>, list<string>, list<array{from: int, length: int, role: string}>} words nobody understood, numbers nobody can mean, and the role of each word */
+    private static function unread(Words $all): array
     {
         $roles = [];
-        foreach ($mentions as $mention) {
+        foreach ($all->mentions as $mention) {
             for ($i = $mention->from; $i < $mention->to; $i++) {
                 $roles[$i] = 'ingredient';
             }
         }
-        foreach ($amounts as $amount) {
+        foreach ($all->amounts as $amount) {
             for ($i = $amount->from; $i < $amount->to; $i++) {
                 $roles[$i] ??= 'amount';
             }
         }
-        ['formWords' => ['first' => $openForms, 'phrases' => $forms], 'benign' => $benign] = Compiled::tables();
-        $unread = $words = [];
-        foreach ($tokens as $i => $token) {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        $unread = $odd = $words = [];
+        foreach ($all->tokens as $i => $token) {
             if ($token->kind === Token::MARK) {
                 continue;
             }
             $role = $roles[$i] ?? (isset($forms[$token->stem]) ? 'form' : null);
-            if ($role === null && $token->kind === Token::WORD && ! isset($taken[$i])
-                && ! isset($benign[$token->text]) && ! isset($benign[$token->stem])
-                && ! isset($openForms[$token->stem]) && ! Unit::isNamed($token->stem) && strlen($token->text) > 2
-                && preg_match('/(ed|ly|ing|ish)$/', $token->text) !== 1) {
+            if ($token->kind === Token::ODD) {
+                $role = 'unread';
+                $odd[] = $token->raw;
+            } elseif ($role === null && ! isset($all->taken[$i]) && ! self::isHarmless($token)) {
                 $role = 'unread';
                 $unread[] = $token->raw;
             }
@@ -240,11 +268,20 @@ final readonly class LineReader
             }
         }
 
-        return [array_values(array_unique($unread)), $words];
+        return [array_values(array_unique($unread)), $odd, $words];
+    }
+
+    /** Whether a word says nothing that could be a food: by list, or because it measures, or opens a form. */
+    public static function isHarmless(Token $token): bool
+    {
+        ['formWords' => ['first' => $openForms], 'benign' => $benign] = Compiled::tables();
+
+        return $token->kind !== Token::WORD || strlen($token->text) < 3 || isset($benign[$token->text]) || isset($benign[$token->stem])
+            || isset($openForms[$token->stem]) || Unit::isNamed($token->stem);
     }
 
     /** @param  list<Token>  $tokens */
-    private static function purpose(array $tokens, string $clean): ?string
+    public static function purpose(array $tokens, string $clean): ?string
     {
         $last = null;
         foreach ($tokens as $i => $token) {

@@ -4,46 +4,65 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Reading;
 
+use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Token;
 
 /**
- * Which foods of a line are named only to keep them out ("no onion", "xylitol-free", "stay away from dark chocolate").
- * A negation silences what it names and nothing else: it reaches the next food, and on through "or", never over a
- * number, a mark or a word it does not know.
+ * Which foods of a line are named only to keep them out ("no onion", "xylitol-free", "stay away from dark chocolate", "raisins are toxic").
+ * A negation silences what it names and nothing else: it reaches the next food, and on through "or", never over a number, a mark or a
+ * word it does not know. A negation of a negation silences nothing: "it's not the same without the raisins".
  */
 final class Negation
 {
-    private const NEGATORS = [
-        'no' => true, 'not' => true, 'without' => true, 'never' => true, 'avoid' => true, 'omit' => true, 'skip' => true, 'minus' => true, 'dont' => true, 'cannot' => true,
-        'cant' => true, 'nor' => true, 'exclude' => true, 'excluding' => true, 'non' => true, 'zero' => true, 'except' => true, 'beware' => true, 'unlike' => true,
+    /** What negates, word by word; true where "and" carries it on too. */
+    private const PHRASES = [
+        'no' => false, 'not' => false, 'without' => true, 'never' => false, 'avoid' => true, 'avoiding' => true, 'omit' => true, 'omitting' => true, 'skip' => true, 'skipping' => true,
+        'minus' => false, 'dont' => false, 'doesnt' => false, 'didnt' => false, 'wont' => false, 'wouldnt' => false, 'shouldnt' => false, 'mustnt' => false, 'cannot' => false, 'cant' => false,
+        'havent' => false, 'hasnt' => false, 'isnt' => false, 'arent' => false, 'neither' => false, 'nor' => false, 'exclude' => true, 'excluding' => true, 'excludes' => true, 'non' => false,
+        'zero' => false, 'except' => false, 'beware' => false, 'unlike' => false, 'ditch' => true, 'refuse' => true, 'replaces' => true, 'replacing' => true,
+        'instead of' => true, 'rather than' => true, 'free of' => true, 'free from' => true, 'away from' => true, 'clear of' => true, 'leave out' => true, 'leaving out' => true,
+        'left out' => true, 'careful of' => true, 'wary of' => true, 'aware of' => true, 'out for' => true, 'devoid of' => true, 'check for' => false, 'checked for' => false,
+        'in place of' => true, 'in lieu of' => true, 'alternative for' => true, 'alternative to' => true, 'substitute for' => true, 'replacement for' => true, 'stand in for' => true,
+        'sub for' => true, 'allergic to' => true, 'none of' => true, 'no need for' => true, 'hold the' => false, 'cut out' => true, 'kept out' => true, 'keep out' => true,
     ];
 
-    /** Two words that negate together, by the first. */
-    private const PAIRS = [
-        'instead' => ['of' => true],
-        'rather' => ['than' => true],
-        'free' => ['of' => true, 'from' => true],
-        'away' => ['from' => true],
-        'clear' => ['of' => true],
-        'leave' => ['out' => true],
-        'leaving' => ['out' => true],
-        'careful' => ['of' => true],
-        'wary' => ['of' => true],
-        'aware' => ['of' => true],
-        'out' => ['for' => true],
-        'devoid' => ['of' => true],
-        'check' => ['for' => true],
-        'checked' => ['for' => true],
+    /** Most words of a negation that begins with this one. */
+    private const FIRST = [
+        'no' => 3, 'not' => 1, 'without' => 1, 'never' => 1, 'avoid' => 1, 'avoiding' => 1, 'omit' => 1, 'omitting' => 1, 'skip' => 1, 'skipping' => 1,
+        'minus' => 1, 'dont' => 1, 'doesnt' => 1, 'didnt' => 1, 'wont' => 1, 'wouldnt' => 1, 'shouldnt' => 1, 'mustnt' => 1, 'cannot' => 1, 'cant' => 1,
+        'havent' => 1, 'hasnt' => 1, 'isnt' => 1, 'arent' => 1, 'neither' => 1, 'nor' => 1, 'exclude' => 1, 'excluding' => 1, 'excludes' => 1,
+        'non' => 1, 'zero' => 1, 'except' => 1, 'beware' => 1, 'unlike' => 1, 'ditch' => 1, 'refuse' => 1, 'replaces' => 1, 'replacing' => 1,
+        'instead' => 2, 'rather' => 2, 'free' => 2, 'away' => 2, 'clear' => 2, 'leave' => 2, 'leaving' => 2, 'left' => 2, 'careful' => 2, 'wary' => 2,
+        'aware' => 2, 'out' => 2, 'devoid' => 2, 'check' => 2, 'checked' => 2, 'in' => 3, 'alternative' => 2, 'substitute' => 2, 'replacement' => 2,
+        'stand' => 3, 'sub' => 2, 'allergic' => 2, 'none' => 2, 'hold' => 2, 'cut' => 2, 'kept' => 2, 'keep' => 2,
     ];
 
-    /** After these, "and" carries the negation on too. */
-    private const WIDE = ['without', 'free of', 'free from', 'avoid', 'instead of', 'away from', 'exclude', 'excluding'];
+    /** Words of one negation that may stand before the food it means. */
+    private const SKIPPED = [
+        'any', 'added', 'of', 'the', 'a', 'an', 'trace', 'traces', 'kind', 'contain', 'contains', 'containing', 'hold', 'holds', 'has', 'have', 'having', 'had', 'use', 'using', 'used', 'add',
+        'adding', 'put', 'putting', 'give', 'giving', 'feed', 'feeding', 'even', 'ever', 'plain', 'raw', 'to', 'swap', 'substitute', 'include', 'includes', 'including', 'real', 'hidden', 'form',
+        'mix', 'be', 'eat', 'fed', 'given', 'allow', 'buy', 'confuse', 'with', 'it', 'list', 'lists', 'listed', 'want', 'need', 'like', 'think', 'thinking', 'about', 'way', 'i', 'we', 'you', 'id',
+        'would', 'should', 'could', 'will', 'shall', 'anything', 'everything', 'something', 'things', 'thing', 'stuff', 'food', 'foods', 'products', 'toxic', 'poisonous', 'dangerous', 'such', 'as',
+        'that', 'which', 'dogs', 'dog', 'your', 'my', 'our', 'own', 'into', 'in', 'from', 'got', 'taste', 'made', 'sign', 'hint', 'bought',
+    ];
 
-    private const SKIPPED = ['any', 'added', 'of', 'the', 'a', 'an', 'trace', 'kind', 'contain', 'contains', 'containing', 'hold', 'holds', 'has', 'have', 'having', 'use', 'using', 'add', 'adding', 'put', 'give', 'feed', 'even', 'ever', 'plain', 'raw', 'to', 'swap', 'substitute', 'include', 'includes', 'including', 'real', 'hidden', 'form', 'mix', 'be', 'eat', 'fed', 'given', 'allow', 'buy', 'confuse', 'with', 'it'];
+    /** What stands behind a negation and takes it back: "not only", "no more than", "don't forget", "never skip". */
+    private const UNDONE = [
+        'only', 'just', 'merely', 'less', 'more', 'forget', 'omit', 'skip', 'skipping', 'without', 'later', 'matter', 'problem', 'worry', 'worries', 'afraid', 'leave', 'leaving', 'avoid', 'too', 'much',
+        'as', 'so', 'quite', 'all', 'fewer', 'than', 'miss', 'hesitate', 'exclude', 'stop',
+    ];
 
-    private const UNDONE = ['only', 'just', 'merely', 'less', 'more', 'forget', 'omit', 'skip', 'without', 'later', 'matter', 'need', 'problem', 'worry', 'worries', 'be afraid', 'leave', 'too', 'much', 'as', 'so', 'quite', 'all', 'fewer', 'than'];
+    /** Negations that another one before them in the clause turns round. */
+    private const TURNED = ['without' => true, 'omit' => true, 'omitting' => true, 'skip' => true, 'skipping' => true, 'avoid' => true, 'leave out' => true, 'leaving out' => true, 'left out' => true, 'exclude' => true, 'instead of' => true, 'free of' => true, 'minus' => true];
 
-    private const BAD = ['toxic', 'poisonous', 'poison', 'dangerous', 'deadly', 'harmful', 'unsafe', 'bad', 'fatal', 'off', 'forbidden'];
+    private const NEGATIVE = [
+        'no' => true, 'not' => true, 'never' => true, 'dont' => true, 'doesnt' => true, 'didnt' => true, 'wont' => true, 'wouldnt' => true, 'shouldnt' => true, 'cannot' => true, 'cant' => true,
+        'couldnt' => true, 'isnt' => true, 'arent' => true, 'nothing' => true, 'nobody' => true, 'hardly' => true, 'aint' => true, 'wasnt' => true, 'mustnt' => true,
+    ];
+
+    private const BAD = ['toxic', 'poisonous', 'poison', 'poisons', 'dangerous', 'deadly', 'harmful', 'harm', 'harms', 'unsafe', 'bad', 'fatal', 'off', 'forbidden', 'kill', 'kills', 'hurt', 'hurts'];
+
+    private const GOOD = ['safe', 'allowed', 'good', 'for', 'ok', 'okay', 'fine', 'suitable', 'healthy', 'recommended'];
 
     /**
      * @param  list<Token>  $tokens
@@ -57,42 +76,29 @@ final class Negation
         }
         $byStart = [];
         foreach ($mentions as $index => $mention) {
-            $byStart[$mention->from] = $index;
+            $byStart[$mention->from] ??= $index;
         }
         $negated = [];
         $count = count($tokens);
         for ($i = 0; $i < $count; $i++) {
-            $token = $tokens[$i];
-            if ($token->kind !== Token::WORD) {
+            $most = self::FIRST[$tokens[$i]->text] ?? 0;
+            if ($most === 0 || $tokens[$i]->kind !== Token::WORD) {
                 continue;
             }
-            $word = $token->text;
-            if (! isset(self::NEGATORS[$word]) && ! isset(self::PAIRS[$word])) {
+            [$word, $after] = self::phrase($tokens, $i, $most);
+            if ($word === null || self::isUndone($tokens, $mentions, $i, $after, $word)) {
                 continue;
             }
-            $next = $tokens[$i + 1] ?? null;
-            $length = 1;
-            if ($next !== null && isset(self::PAIRS[$word][$next->text])) {
-                $word = "$word {$next->text}";
-                $length = 2;
-            } elseif (! isset(self::NEGATORS[$word])) {
-                continue;
-            }
-            if (self::isUndone($tokens, $i, $i + $length)) {
-                continue;
-            }
-            self::reach($tokens, $mentions, $byStart, $i + $length, in_array($word, self::WIDE, true), $negated);
+            $wide = self::PHRASES[$word] || in_array($tokens[$after]->text ?? '', ['use', 'add', 'put', 'give', 'feed', 'include', 'need'], true);
+            self::reach($tokens, $mentions, $byStart, $after, $wide, $negated);
         }
         foreach ($mentions as $index => $mention) {
-            if (self::isFree($tokens, $mention) || self::isWarnedOf($tokens, $mention)) {
+            if (! self::hasAmount($tokens, $mention) && (self::isFree($tokens, $mention) || self::isWarnedOf($tokens, $mention) || self::isRemoved($tokens, $mention))) {
                 $negated[$index] = true;
-            }
-        }
-        foreach ($mentions as $index => $mention) {
-            // "onion- and garlic-free"
-            if (isset($negated[$index + 1]) && ($tokens[$mention->to] ?? null)?->is('-') === true
-                && ($tokens[$mention->to + 1] ?? null)?->is('and', 'or', '&') === true && ($mentions[$index + 1]->from ?? -1) === $mention->to + 2) {
-                $negated[$index] = true;
+                // "onion- and garlic-free", "cloves and mace poison a dog"
+                for ($k = $index; $k > 0 && self::isListed($tokens, $mentions[$k - 1], $mentions[$k]); $k--) {
+                    $negated[$k - 1] = true;
+                }
             }
         }
 
@@ -100,25 +106,58 @@ final class Negation
     }
 
     /**
+     * The longest negation that begins here.
+     *
+     * @param  list<Token>  $tokens
+     * @return array{string|null, int}
+     */
+    private static function phrase(array $tokens, int $i, int $most): array
+    {
+        $word = null;
+        $after = $i;
+        $said = '';
+        for ($k = $i; $k < $i + $most && isset($tokens[$k]); $k++) {
+            $said = $k === $i ? $tokens[$k]->text : "$said {$tokens[$k]->text}";
+            if (isset(self::PHRASES[$said])) {
+                $word = $said;
+                $after = $k + 1;
+            }
+        }
+
+        return [$word, $after];
+    }
+
+    /**
      * "not only", "no more than", "don't forget", "not without".
      *
      * @param  list<Token>  $tokens
+     * @param  list<Mention>  $mentions
      */
-    private static function isUndone(array $tokens, int $start, int $after): bool
+    private static function isUndone(array $tokens, array $mentions, int $start, int $after, string $word): bool
     {
-        $next = $tokens[$after]->text ?? '';
-        if (in_array($next, self::UNDONE, true) && ! ($next === 'need' && $tokens[$start]->is('no') === false)) {
+        if (in_array($tokens[$after]->text ?? '', self::UNDONE, true)) {
             return true;
         }
-        // a negation of a negation: "never leave out the raisins", "do not omit", "no need to skip"
-        $before = $tokens[$start - 1]->text ?? '';
-        $earlier = $tokens[$start - 2]->text ?? '';
-        if ($before === 'to' && in_array($earlier, ['need', 'have'], true)) {
-            return in_array($tokens[$start - 3]->text ?? '', ['no', 'not', 'never', 'dont'], true);
+        if (! isset(self::TURNED[$word])) {
+            return false;
+        }
+        for ($k = $start - 1; $k >= 0; $k--) {
+            $token = $tokens[$k];
+            if ($token->kind !== Token::WORD || $token->is('but', 'so', 'because', 'then')) {
+                return false;
+            }
+            foreach ($mentions as $mention) {
+                // what negates a food of its own negates nothing else
+                if ($k >= $mention->from && $k < $mention->to) {
+                    return false;
+                }
+            }
+            if (isset(self::NEGATIVE[$token->text])) {
+                return true;
+            }
         }
 
-        return in_array($before, ['not', 'never', 'dont', 'cannot', 'cant'], true)
-            || ($earlier === 'never' && $before === 'ever');
+        return false;
     }
 
     /**
@@ -130,37 +169,62 @@ final class Negation
     private static function reach(array $tokens, array $mentions, array $byStart, int $i, bool $wide, array &$negated): void
     {
         $skipped = 0;
+        $reached = 0;
         while (isset($tokens[$i])) {
             if (isset($byStart[$i])) {
                 $index = $byStart[$i];
-                $negated[$index] = true;
-                $i = $mentions[$index]->to;
-                $joint = $tokens[$i] ?? null;
-                if ($joint === null) {
+                if ($reached > 0 && ($tokens[$mentions[$index]->to] ?? null)?->kind === Token::NUMBER) {
                     return;
                 }
-                if ($joint->is('or', 'nor', '/') || ($wide && $joint->is('and', '&'))) {
-                    $i++;
-                    $skipped = 0;
-
-                    continue;
+                $negated[$index] = true;
+                $reached++;
+                for ($k = $index; isset($mentions[$k + 1]) && $mentions[$k + 1]->from < $mentions[$k]->to + 1 && $mentions[$k]->within; $k++) {
+                    $negated[$k + 1] = true;
                 }
-                if ($joint->is(',') && self::listEndsInOr($tokens, $mentions, $byStart, $i, $wide)) {
-                    $i++;
-                    $i += ($tokens[$i] ?? null)?->is('or', 'nor', 'and') === true ? 1 : 0;
-                    $skipped = 0;
-
-                    continue;
+                $i = $mentions[$k]->to;
+                $next = self::afterJoint($tokens, $mentions, $byStart, $i, $wide, $reached);
+                if ($next === null) {
+                    return;
                 }
+                $i = $next;
+                $skipped = 0;
 
-                return;
+                continue;
             }
             $token = $tokens[$i];
-            if ($token->kind !== Token::WORD || ! in_array($token->text, self::SKIPPED, true) || ++$skipped > 4) {
+            if ($token->kind !== Token::WORD || ! in_array($token->text, self::SKIPPED, true) || ++$skipped > 6 || ($reached > 0 && $token->is('with', 'have', 'use', 'add'))) {
                 return;
             }
             $i++;
         }
+    }
+
+    /**
+     * Where a negation goes on behind a food it reached; null where it ends.
+     *
+     * @param  list<Token>  $tokens
+     * @param  list<Mention>  $mentions
+     * @param  array<int, int>  $byStart
+     */
+    private static function afterJoint(array $tokens, array $mentions, array $byStart, int $i, bool $wide, int $reached): ?int
+    {
+        $joint = $tokens[$i] ?? null;
+        if ($joint === null) {
+            return null;
+        }
+        if ($joint->is('or', 'nor', '/') || ($wide && $joint->is('and', '&'))) {
+            return $i + 1;
+        }
+        if (! $joint->is(',') || ! self::listGoesOn($tokens, $mentions, $byStart, $i, $wide)) {
+            return null;
+        }
+        $i++;
+        if (($tokens[$i] ?? null)?->is('and', '&') === true) {
+            // "without onion, garlic, and salt", but not "without sugar, and raisins"
+            return $reached > 1 ? $i + 1 : null;
+        }
+
+        return ($tokens[$i] ?? null)?->is('or', 'nor') === true ? $i + 1 : $i;
     }
 
     /**
@@ -170,7 +234,7 @@ final class Negation
      * @param  list<Mention>  $mentions
      * @param  array<int, int>  $byStart
      */
-    private static function listEndsInOr(array $tokens, array $mentions, array $byStart, int $i, bool $wide): bool
+    private static function listGoesOn(array $tokens, array $mentions, array $byStart, int $i, bool $wide): bool
     {
         while (isset($tokens[$i])) {
             if (isset($byStart[$i])) {
@@ -178,13 +242,39 @@ final class Negation
             } elseif ($tokens[$i]->is(',')) {
                 $i++;
             } elseif ($tokens[$i]->is('or', 'nor') || ($wide && $tokens[$i]->is('and', '&'))) {
-                return isset($byStart[$i + 1]);
+                $last = $byStart[$i + 1] ?? null;
+
+                return $last !== null && ($tokens[$mentions[$last]->to] ?? null)?->kind !== Token::NUMBER;
             } else {
                 return false;
             }
         }
 
         return false;
+    }
+
+    /** @param  list<Token>  $tokens */
+    private static function hasAmount(array $tokens, Mention $mention): bool
+    {
+        $before = $tokens[$mention->from - 1] ?? null;
+        if ($before?->is('of') === true) {
+            $before = $tokens[$mention->from - 2] ?? null;
+        }
+
+        return $before !== null && ($before->kind === Token::NUMBER || ($before->kind === Token::WORD && Unit::isNamed($before->stem)));
+    }
+
+    /**
+     * Whether two foods stand in one list, the first without an amount of its own.
+     *
+     * @param  list<Token>  $tokens
+     */
+    private static function isListed(array $tokens, Mention $one, Mention $two): bool
+    {
+        $i = $one->to;
+        $i += ($tokens[$i] ?? null)?->is('-') === true ? 1 : 0;
+
+        return ($tokens[$i] ?? null)?->is('and', 'or', '&', ',', '/') === true && $two->from === $i + 1 && ! self::hasAmount($tokens, $one);
     }
 
     /** @param  list<Token>  $tokens */
@@ -195,21 +285,48 @@ final class Negation
     }
 
     /**
-     * "raisins are toxic", "chocolate is poisonous to dogs".
+     * "seeds removed", "bones taken out", "all the stones off".
+     *
+     * @param  list<Token>  $tokens
+     */
+    private static function isRemoved(array $tokens, Mention $mention): bool
+    {
+        if (! in_array($mention->ingredient, Mention::PARTS, true)) {
+            return false;
+        }
+        $i = $mention->to;
+        while (($tokens[$i] ?? null)?->is('all', 'and', 'is', 'are', 'carefully', 'well', 'taken', 'picked', 'core', 'skin', 'scooped', 'scraped', 'cut') === true) {
+            $i++;
+        }
+
+        return ($tokens[$i] ?? null)?->is('removed', 'out', 'off', 'discarded', 'away', 'trimmed', 'gone') === true || ($tokens[$i - 1] ?? null)?->is('picked', 'scooped', 'scraped') === true;
+    }
+
+    /**
+     * "raisins are toxic", "chocolate can be poisonous to dogs", "nutmeg isn't safe", "cloves and mace poison a dog".
      *
      * @param  list<Token>  $tokens
      */
     private static function isWarnedOf(array $tokens, Mention $mention): bool
     {
         $i = $mention->to;
-        if (($tokens[$i] ?? null)?->is('is', 'are', 'can') !== true) {
+        $first = $tokens[$i] ?? null;
+        if ($first === null || $first->kind !== Token::WORD) {
             return false;
         }
-        for ($k = $i + 1; $k <= $i + 3 && isset($tokens[$k]); $k++) {
-            if (in_array($tokens[$k]->text, self::BAD, true)) {
-                return ($tokens[$k - 1]->text ?? '') !== 'not';
-            }
-            if ($tokens[$k]->is('not') && ($tokens[$k + 1] ?? null)?->is('safe', 'allowed', 'good', 'for') === true) {
+        if ($first->is('poison', 'poisons', 'kill', 'kills', 'harm', 'harms', 'hurt', 'hurts')) {
+            return true;
+        }
+        if (! $first->is('is', 'are', 'can', 'will', 'isnt', 'arent', 'may', 'could')) {
+            return false;
+        }
+        $not = $first->is('isnt', 'arent');
+        for ($k = $i + 1; $k <= $i + 5 && isset($tokens[$k]) && $tokens[$k]->kind === Token::WORD; $k++) {
+            if ($tokens[$k]->is('not', 'never')) {
+                $not = true;
+            } elseif (in_array($tokens[$k]->text, self::BAD, true)) {
+                return ! $not;
+            } elseif ($not && in_array($tokens[$k]->text, self::GOOD, true)) {
                 return true;
             }
         }

@@ -7,23 +7,45 @@ namespace MildBowl\Core\Reading;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Values\Range;
 
-/** Reads a number as people write it: 1 1/2, 1,5, half a, two to three, a dozen, about 4. */
+/** Reads a number as people write and say it: 1 1/2, 1,5, half a, two to three, between one and two, a dozen, a little less than 4. */
 final class NumberReader
 {
     private const WORDS = [
         'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
-        'eleven' => 11, 'twelve' => 12, 'thirteen' => 13, 'fourteen' => 14, 'fifteen' => 15, 'sixteen' => 16, 'eighteen' => 18,
-        'twenty' => 20, 'thirty' => 30, 'forty' => 40, 'fifty' => 50, 'sixty' => 60, 'hundred' => 100,
+        'eleven' => 11, 'twelve' => 12, 'thirteen' => 13, 'fourteen' => 14, 'fifteen' => 15, 'sixteen' => 16, 'seventeen' => 17, 'eighteen' => 18, 'nineteen' => 19,
+        'twenty' => 20, 'thirty' => 30, 'forty' => 40, 'fifty' => 50, 'sixty' => 60, 'seventy' => 70, 'eighty' => 80, 'ninety' => 90, 'hundred' => 100,
     ];
 
     private const PARTS = [
         'half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'fourth' => 0.25, 'fifth' => 0.2, 'eighth' => 0.125, 'sixteenth' => 0.0625,
     ];
 
-    private const ABOUT = ['about' => true, 'approx' => true, 'approximately' => true, 'around' => true, 'roughly' => true, 'circa' => true, 'nearly' => true, 'almost' => true];
+    /** What stands before a number that is not meant to the gram, and how far from it: least, best, most. */
+    private const ABOUT = [0.9, 1.0, 1.1];
+
+    private const NEARLY = [0.85, 0.95, 1.0];
+
+    private const LESS = [0.8, 0.9, 1.0];
+
+    private const MORE = [1.0, 1.1, 1.2];
+
+    private const NEAR = [
+        'about' => self::ABOUT, 'approx' => self::ABOUT, 'approximately' => self::ABOUT, 'around' => self::ABOUT, 'roughly' => self::ABOUT, 'circa' => self::ABOUT, '~' => self::ABOUT,
+        'nearly' => self::NEARLY, 'almost' => self::NEARLY, 'barely' => self::NEARLY,
+    ];
+
+    /** "a little less than", "just under", "slightly over": the words that lead to less or more. */
+    private const DEGREE = ['little' => true, 'bit' => true, 'touch' => true, 'tad' => true, 'shade' => true, 'hair' => true, 'fraction' => true, 'wee' => true, 'slightly' => true, 'just' => true, 'somewhat' => true, 'scant' => true];
+
+    private const COMPARED = [
+        'less' => self::LESS, 'under' => self::LESS, 'below' => self::LESS, 'shy' => self::LESS, 'fewer' => self::LESS,
+        'more' => self::MORE, 'over' => self::MORE, 'above' => self::MORE,
+    ];
 
     /** Other words a number may open with. */
-    private const OPENS = ['a' => true, 'an' => true, 'the' => true, 'few' => true, 'several' => true, 'couple' => true, 'dozen' => true];
+    private const OPENS = ['a' => true, 'an' => true, 'the' => true, 'few' => true, 'several' => true, 'couple' => true, 'dozen' => true, 'another' => true, 'between' => true];
+
+    private const THOUSANDS = ['g' => true, 'gr' => true, 'gm' => true, 'gms' => true, 'gram' => true, 'gramme' => true, 'ml' => true, 'mls' => true, 'millilitre' => true, 'milliliter' => true, 'cc' => true];
 
     /** @param  list<Token>  $tokens */
     public function __construct(private readonly array $tokens) {}
@@ -34,29 +56,101 @@ final class NumberReader
     public function at(int $i): ?array
     {
         $token = $this->tokens[$i] ?? null;
-        if ($token === null || ($token->kind === Token::WORD && ! isset(self::WORDS[$token->text]) && ! isset(self::PARTS[$token->stem]) && ! isset(self::ABOUT[$token->text]) && ! isset(self::OPENS[$token->text]))) {
+        if ($token === null || $token->kind === Token::ODD || ($token->kind === Token::WORD && ! $this->mayOpen($token))) {
             return null;
         }
-        $about = false;
-        while (isset($this->tokens[$i]) && (isset(self::ABOUT[$this->tokens[$i]->text]) || $this->tokens[$i]->text === '~' || ($about && $this->tokens[$i]->text === '.'))) {
-            $about = true;
+        [$near, $i] = $this->nearness($i);
+        $number = $this->vague($i) ?? $this->between($i) ?? $this->range($i);
+        if ($number === null || $near === null) {
+            return $number;
+        }
+        [$range, $i] = $number;
+
+        return [Range::of($range->low * $near[0], $range->best * $near[1], $range->high * $near[2]), $i];
+    }
+
+    private function mayOpen(Token $token): bool
+    {
+        return isset(self::WORDS[$token->text]) || isset(self::PARTS[$token->stem]) || isset(self::NEAR[$token->text])
+            || isset(self::OPENS[$token->text]) || isset(self::DEGREE[$token->text]) || isset(self::COMPARED[$token->text]) || $token->is('not');
+    }
+
+    /**
+     * What makes the number loose, and the index of the number itself.
+     *
+     * @return array{array{float, float, float}|null, int}
+     */
+    private function nearness(int $i): array
+    {
+        $near = null;
+        while (isset($this->tokens[$i]) && (isset(self::NEAR[$this->tokens[$i]->text]) || ($near !== null && $this->tokens[$i]->text === '.'))) {
+            $near = self::NEAR[$this->tokens[$i]->text] ?? $near;
             $i++;
         }
-        $vague = $this->vague($i);
-        if ($vague !== null) {
-            return $vague;
+        $k = $i;
+        if ($this->is($k, 'not') && $this->is($k + 1, 'quite')) {
+            return [self::NEARLY, $k + 2];
         }
+        $k += $this->is($k, 'a') ? 1 : 0;
+        $degree = false;
+        while (isset($this->tokens[$k]) && isset(self::DEGREE[$this->tokens[$k]->text]) && $k < $i + 4) {
+            $degree = true;
+            $k++;
+        }
+        $compared = self::COMPARED[$this->tokens[$k]->text ?? ''] ?? null;
+        if ($compared === null || (! $degree && $k > $i)) {
+            return [$near, $i];
+        }
+        $k++;
+        $joined = $this->is($k, 'than', 'of');
+        $k += $joined ? 1 : 0;
+
+        // "over 2 cups", but not "a bit more" or "under the lid"
+        return ($degree || $joined || ($this->tokens[$k]->kind ?? null) === Token::NUMBER) && $this->range($k) !== null ? [$compared, $k] : [$near, $i];
+    }
+
+    /** @return array{Range, int}|null */
+    private function vague(int $i): ?array
+    {
+        $k = $this->is($i, 'a', 'the', 'another') ? $i + 1 : $i;
+        $vague = match ($this->tokens[$k]->text ?? '') {
+            'few' => Range::of(2, 3, 4),
+            'several' => Range::of(3, 4, 6),
+            'couple' => Range::of(2, 2, 3),
+            default => null,
+        };
+
+        return $vague === null ? null : [$vague, $this->skipOf($k + 1)];
+    }
+
+    /** @return array{Range, int}|null "between one and two" */
+    private function between(int $i): ?array
+    {
+        if (! $this->is($i, 'between')) {
+            return null;
+        }
+        $low = $this->single($i + 1, true);
+        if ($low === null || ! $this->is($low[1], 'and', '&', 'to', '-')) {
+            return null;
+        }
+        $high = $this->single($low[1] + 1);
+
+        return $high === null ? null : [Range::of(min($low[0], $high[0]), ($low[0] + $high[0]) / 2, max($low[0], $high[0])), $high[1]];
+    }
+
+    /** @return array{Range, int}|null */
+    private function range(int $i): ?array
+    {
         $first = $this->single($i);
         if ($first === null) {
             return null;
         }
         [$low, $i] = $first;
         $high = $low;
-        $joint = $this->tokens[$i] ?? null;
-        if ($joint !== null && $joint->is('-', 'to', 'or') && ($this->tokens[$i + 1] ?? null) !== null) {
-            $second = $this->tokens[$i + 1]->is('a', 'an') ? null : $this->single($i + 1);
+        if ($this->is($i, '-', 'to', 'or') && isset($this->tokens[$i + 1])) {
+            $second = $this->is($i + 1, 'a', 'an') ? null : $this->single($i + 1);
             if ($second !== null) {
-                if ($joint->is('-') && $this->tokens[$i + 1]->fraction && $second[0] < 1 && floor($low) === $low && $low >= 1) {
+                if ($this->is($i, '-') && $this->tokens[$i + 1]->fraction && $second[0] < 1 && floor($low) === $low && $low >= 1) {
                     $low = $high = $low + $second[0];
                 } else {
                     $high = max($low, $second[0]);
@@ -65,43 +159,18 @@ final class NumberReader
                 $i = $second[1];
             }
         }
-        $best = ($low + $high) / 2;
-        $range = $about ? Range::of($low * 0.9, $best, $high * 1.1) : Range::of($low, $best, $high);
 
-        return [$range, $i];
+        return [Range::of($low, ($low + $high) / 2, $high), $i];
     }
 
-    /** @return array{Range, int}|null */
-    private function vague(int $i): ?array
-    {
-        $text = $this->tokens[$i]->text ?? '';
-        $next = $this->tokens[$i + 1]->text ?? '';
-        if ($text === 'a' || $text === 'the') {
-            $vague = match ($next) {
-                'few' => [Range::of(2, 3, 4), $i + 2],
-                'couple' => [Range::of(2, 2, 3), $i + 2],
-                default => null,
-            };
-        } else {
-            $vague = match ($text) {
-                'few' => [Range::of(2, 3, 4), $i + 1],
-                'several' => [Range::of(3, 4, 6), $i + 1],
-                'couple' => [Range::of(2, 2, 3), $i + 1],
-                default => null,
-            };
-        }
-        if ($vague !== null && ($this->tokens[$vague[1]]->text ?? '') === 'of') {
-            $vague[1]++;
-        }
-
-        return $vague;
-    }
-
-    /** @return array{float, int}|null */
-    private function single(int $i): ?array
+    /**
+     * @param  bool  $bare  whether an "and" after it leads to another number and not to a part
+     * @return array{float, int}|null
+     */
+    private function single(int $i, bool $bare = false): ?array
     {
         $token = $this->tokens[$i] ?? null;
-        if ($token === null) {
+        if ($token === null || $token->kind === Token::ODD) {
             return null;
         }
         if ($token->kind === Token::NUMBER) {
@@ -110,9 +179,12 @@ final class NumberReader
         if ($token->kind !== Token::WORD) {
             return null;
         }
-        if ($token->is('a', 'an')) {
+        if ($token->is('a', 'an', 'another')) {
             $next = $this->tokens[$i + 1] ?? null;
-            if ($next !== null && (isset(self::PARTS[$next->stem]) || $next->is('dozen'))) {
+            if ($next !== null && (isset(self::PARTS[$next->stem]) || $next->is('dozen', 'hundred'))) {
+                return $this->single($i + 1);
+            }
+            if ($token->is('another') && $next !== null && ($next->kind === Token::NUMBER || isset(self::WORDS[$next->text]))) {
                 return $this->single($i + 1);
             }
 
@@ -124,21 +196,52 @@ final class NumberReader
         if (isset(self::PARTS[$token->stem]) && ! $token->is('thirds')) {
             return $this->afterPart(self::PARTS[$token->stem], $i + 1);
         }
-        if (isset(self::WORDS[$token->text])) {
-            $value = (float) self::WORDS[$token->text];
-            // "two (2) cups"
-            if (($this->tokens[$i + 1] ?? null)?->is('(') === true && ($this->tokens[$i + 2] ?? null)?->kind === Token::NUMBER && $this->tokens[$i + 2]->value === $value && ($this->tokens[$i + 3] ?? null)?->is(')') === true) {
-                return [$value, $i + 4];
-            }
-            $next = $this->tokens[$i + 1] ?? null;
-            if ($next !== null && $value >= 20 && $value <= 90 && isset(self::WORDS[$next->text]) && self::WORDS[$next->text] < 10) {
-                return [$value + self::WORDS[$next->text], $i + 2];
-            }
-
-            return $this->withParts($value, $i + 1);
+        if (! isset(self::WORDS[$token->text])) {
+            return null;
+        }
+        [$value, $after] = $this->inWords($i);
+        // "two (2) cups"
+        if ($this->is($after, '(') && ($this->tokens[$after + 1] ?? null)?->kind === Token::NUMBER && $this->tokens[$after + 1]->value === $value && $this->is($after + 2, ')')) {
+            return [$value, $after + 3];
         }
 
-        return null;
+        return $bare ? [$value, $after] : $this->withParts($value, $after);
+    }
+
+    /** @return array{float, int} "twenty five", "two hundred and fifty", "two fifty" */
+    private function inWords(int $i): array
+    {
+        $value = (float) self::WORDS[$this->tokens[$i]->text];
+        $next = self::WORDS[$this->tokens[$i + 1]->text ?? ''] ?? null;
+        if ($next === null || $value === 100.0) {
+            return $value === 100.0 ? $this->hundreds(1.0, $i + 1) : [$value, $i + 1];
+        }
+        if ($next === 100) {
+            return $this->hundreds($value, $i + 2);
+        }
+        if ($value >= 20 && $value <= 90 && $next < 10) {
+            return [$value + $next, $i + 2];
+        }
+        if ($value < 10 && $next >= 20 && $next % 10 === 0) {
+            [$tens, $after] = $this->inWords($i + 1);
+
+            return [100 * $value + $tens, $after];
+        }
+
+        return [$value, $i + 1];
+    }
+
+    /** @return array{float, int} */
+    private function hundreds(float $hundreds, int $i): array
+    {
+        $k = $this->is($i, 'and') ? $i + 1 : $i;
+        $rest = self::WORDS[$this->tokens[$k]->text ?? ''] ?? 100;
+        if ($rest >= 100) {
+            return [100 * $hundreds, $i];
+        }
+        [$more, $after] = $this->inWords($k);
+
+        return [100 * $hundreds + $more, $after];
     }
 
     /** @return array{float, int} */
@@ -146,23 +249,53 @@ final class NumberReader
     {
         $value = $token->value;
         $next = $this->tokens[$i + 1] ?? null;
-        if ($next !== null && $next->raw === '000' && $value >= 1 && $value < 1000) {
-            return [$value * 1000, $i + 2];
+        if ($next !== null && $value >= 1 && $value < 1000 && ($next->raw === '000' || $this->isThousand($token, $i))) {
+            return [$value * 1000 + $next->value, $i + 2];
         }
         if (! $token->fraction && $next !== null && $next->kind === Token::NUMBER && $next->fraction && $next->value < 1) {
             $value += $next->value;
             $i++;
         }
-        while (($this->tokens[$i + 1] ?? null)?->is('+', '&', 'and', 'plus') === true) {
+        while ($this->is($i + 1, '+', '&', 'and', 'plus')) {
             $more = $this->tokens[$i + 2] ?? null;
-            if ($more === null || $more->kind !== Token::NUMBER || ! $more->fraction || $more->value >= 1) {
+            if ($more === null || $more->kind !== Token::NUMBER || ! $more->fraction || $more->value >= 1 || $this->isOfAnother($i + 3)) {
                 break;
             }
             $value += $more->value;
             $i += 2;
         }
+        // "2 (two) cups"
+        if ($this->is($i + 1, '(') && (self::WORDS[$this->tokens[$i + 2]->text ?? ''] ?? null) === (int) $value && $this->is($i + 3, ')')) {
+            $i += 3;
+        }
+        if ($token->fraction && $value < 1) {
+            return $this->afterPart($value, $i + 1);
+        }
 
         return $this->withParts($value, $i + 1);
+    }
+
+    /** "2 400 g": two thousand four hundred, where no packet follows that holds 400 g. */
+    private function isThousand(Token $token, int $i): bool
+    {
+        $next = $this->tokens[$i + 1];
+        $unit = $this->tokens[$i + 2] ?? null;
+        if ($token->fraction || preg_match('/^[1-9]$/', $token->raw) !== 1 || preg_match('/^\d{3}$/', $next->raw) !== 1 || $unit === null || ! isset(self::THOUSANDS[$unit->stem])) {
+            return false;
+        }
+        for ($k = $i + 3; $k < $i + 6; $k++) {
+            if (isset($this->tokens[$k]) && isset(AmountReader::CONTAINERS[$this->tokens[$k]->stem])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** "1 and 1/2 tsp of it": a fraction that has another unit to itself is not looked for here; "an" after it means a piece. */
+    private function isOfAnother(int $i): bool
+    {
+        return $this->is($i, 'a', 'an');
     }
 
     /**
@@ -176,21 +309,43 @@ final class NumberReader
         if ($token?->is('dozen') === true) {
             return [$value * 12, $this->skipOf($i + 1)];
         }
-        if ($token !== null && isset(self::PARTS[$token->stem]) && $value >= 1 && $value < 16 && ! $token->is('half')) {
+        if ($token !== null && isset(self::PARTS[$token->stem]) && $value >= 1 && $value < 16 && ($value === 1.0 || ! $token->is('half'))) {
             return $this->afterPart($value * self::PARTS[$token->stem], $i + 1);
         }
         if ($token !== null && $token->is('and', '&')) {
-            $j = $i + (($this->tokens[$i + 1] ?? null)?->is('a', 'one') === true ? 2 : 1);
-            $part = $this->tokens[$j] ?? null;
-            if ($part !== null && isset(self::PARTS[$part->stem])) {
-                return [$value + self::PARTS[$part->stem], $j + 1];
-            }
-            if ($part !== null && $part->is('three') && isset(self::PARTS[$this->tokens[$j + 1]->stem ?? ''])) {
-                return [$value + 3 * self::PARTS[$this->tokens[$j + 1]->stem], $j + 2];
+            $part = $this->part($i + 1);
+            if ($part !== null) {
+                return [$value + $part[0], $part[1]];
             }
         }
 
         return [$value, $i];
+    }
+
+    /**
+     * A part by itself: "a half", "three quarters", "one-third", "1/2".
+     *
+     * @return array{float, int}|null
+     */
+    public function part(int $i): ?array
+    {
+        $token = $this->tokens[$i] ?? null;
+        if ($token === null) {
+            return null;
+        }
+        if ($token->kind === Token::NUMBER) {
+            return $token->fraction && $token->value < 1 ? [$token->value, $i + 1] : null;
+        }
+        $times = 1;
+        if ($token->is('a')) {
+            $i++;
+        } elseif (isset(self::WORDS[$token->text]) && self::WORDS[$token->text] < 10) {
+            $times = self::WORDS[$token->text];
+            $i++;
+        }
+        $part = self::PARTS[$this->tokens[$i]->stem ?? ''] ?? null;
+
+        return $part === null ? null : [$times * $part, $i + 1];
     }
 
     /**
@@ -201,20 +356,23 @@ final class NumberReader
     private function afterPart(float $value, int $i): array
     {
         $i = $this->skipOf($i);
-        $token = $this->tokens[$i] ?? null;
-        if ($token?->is('a', 'an', 'one', 'the') === true) {
+        if ($this->is($i, 'a', 'an', 'one', 'the')) {
             $i++;
-            $token = $this->tokens[$i] ?? null;
         }
-        if ($token?->is('dozen') === true) {
+        if ($this->is($i, 'dozen')) {
             return [$value * 12, $this->skipOf($i + 1)];
         }
 
         return [$value, $i];
     }
 
+    private function is(int $i, string ...$texts): bool
+    {
+        return isset($this->tokens[$i]) && $this->tokens[$i]->is(...$texts);
+    }
+
     private function skipOf(int $i): int
     {
-        return ($this->tokens[$i]->text ?? '') === 'of' ? $i + 1 : $i;
+        return $this->is($i, 'of') ? $i + 1 : $i;
     }
 }

@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Reading;
 
-use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Pantry\Ingredient;
 
 /** One ingredient line as understood. */
 final readonly class ReadLine
 {
-    /** Its keys in a row, to look for phrases in. */
-    private string $said;
-
     /** @var list<Ingredient> */
     private array $foods;
 
@@ -24,9 +20,13 @@ final readonly class ReadLine
      * @param  list<string>  $forms  mashed, cooked, tinned …
      * @param  ?string  $condition  "leave out if …", as written
      * @param  list<string>  $unread  words that nobody understood
+     * @param  list<string>  $odd  numbers that nobody can mean
+     * @param  list<string>  $unsettled  forms that its food has no figures for
      * @param  list<string>  $keys  dictionary keys of all its words, for phrases that settle or trigger a rule
      * @param  ?string  $purpose  "dusting", "greasing" or "taste" when no amount is given for that reason
      * @param  list<array{from: int, length: int, role: string}>  $words  which bytes of the cleaned text became what
+     * @param  array<string, Said>  $saidOfOthers  of alternatives, by food
+     * @param  bool  $isHeading  whether it is a heading that names a food no line holds
      */
     public function __construct(
         public string $text,
@@ -39,13 +39,17 @@ final readonly class ReadLine
         public array $forms,
         public ?string $condition,
         public array $unread,
+        public array $odd,
+        public array $unsettled,
         public array $keys,
         public ?string $purpose,
         public bool $lookAlikes,
         public array $words,
         public string $clean,
+        private Said $said,
+        private array $saidOfOthers,
+        public bool $isHeading = false,
     ) {
-        $this->said = ' '.implode(' ', $keys).' ';
         $foods = $food === null ? [] : [$food->id => $food];
         foreach ($others as $one) {
             $foods[$one->id] ??= $one;
@@ -56,19 +60,23 @@ final readonly class ReadLine
         $this->foods = array_values($foods);
     }
 
+    public function asHeading(): self
+    {
+        return new self(
+            $this->text, $this->place, $this->section, $this->amounts, $this->food, $this->others, $this->alternatives, $this->forms, $this->condition, $this->unread, $this->odd,
+            $this->unsettled, $this->keys, $this->purpose, $this->lookAlikes, $this->words, $this->clean, $this->said, $this->saidOfOthers, true,
+        );
+    }
+
     public function hasForm(string $form): bool
     {
         return in_array($form, $this->forms, true);
     }
 
-    /**
-     * Whether one of these phrase keys occurs in the line.
-     *
-     * @param  list<string>  $phrases
-     */
-    public function says(array $phrases): bool
+    /** What is said of one of its foods: words about an alternative settle nothing of the others. */
+    public function saidOf(Ingredient $food): Said
     {
-        return Tokenizer::holds($this->said, $phrases);
+        return $this->saidOfOthers[$food->id] ?? $this->said;
     }
 
     /** @return list<Ingredient> every food the line names, its own first */
@@ -80,6 +88,6 @@ final readonly class ReadLine
     /** Whether the line is about a food and every word of it was understood. */
     public function isUnderstood(): bool
     {
-        return $this->food !== null && $this->unread === [];
+        return $this->food !== null && $this->unread === [] && $this->odd === [];
     }
 }

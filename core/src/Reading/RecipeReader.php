@@ -4,18 +4,14 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Reading;
 
-use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Language\Alignment;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Ingredient;
 
 /** Splits a recipe's text into headings, ingredient lines and steps, also when it is told in sentences. */
 final class RecipeReader
 {
-    private const METHOD = '/^(the\s+)?(method|directions|instructions|steps|preparation|how to make( it| them)?|what to do|to make)\b.{0,20}$/iu';
-
-    private const INGREDIENTS = '/^(the\s+)?(ingredients?|you will need|you need|what you need|shopping list)\b.{0,20}$/iu';
-
     /** Marks and numbers that open a row of a list. */
     public const BULLET = '/^\s*(?:[-*•·–—▢□☐◦▪‣+]\s*|\[[ xX]?\]\s*|\d{1,2}[.)]\s+(?=\S))+/u';
 
@@ -33,7 +29,7 @@ final class RecipeReader
 
     public function read(string $text, string $steps): ReadRecipe
     {
-        $lines = $read = [];
+        $lines = $read = $headings = [];
         $section = null;
         $inMethod = false;
         foreach (self::rows($text) as $row => $line) {
@@ -41,24 +37,25 @@ final class RecipeReader
             if ($plain === '') {
                 continue;
             }
-            $heading = self::heading($plain);
-            if ($heading !== null) {
-                if (preg_match(self::METHOD, $heading) === 1) {
-                    $inMethod = true;
-                } else {
-                    $inMethod = false;
-                    $section = preg_match(self::INGREDIENTS, $heading) === 1 ? null : $heading;
+            $heading = Heading::of($plain, $this->lines->words(...));
+            if ($heading->opens !== null) {
+                $inMethod = $heading->opens === Heading::METHOD;
+                $section = $inMethod ? $section : $heading->section;
+                if ($heading->opens === Heading::SECTION && $heading->section !== null) {
+                    $headings[] = [$heading->section, $place->part(0, mb_strlen($heading->section))];
                 }
+            }
+            if ($heading->rest === '') {
+                continue;
+            }
+            $at = $heading->from === 0 ? 0 : mb_strlen(substr($plain, 0, $heading->from));
+            if ($inMethod && $heading->opens === null) {
+                $read[] = ReadStep::read($heading->rest, $this->catalogue, $place->part($at, mb_strlen($heading->rest)));
 
                 continue;
             }
-            if ($inMethod) {
-                $read[] = ReadStep::read($plain, $this->catalogue, $place);
-
-                continue;
-            }
-            foreach (self::sentences($plain) as [$sentence, $at]) {
-                [$newLines, $newSteps] = $this->sentence($sentence, $place, $at, $section);
+            foreach (self::sentences($heading->rest) as [$sentence, $from]) {
+                [$newLines, $newSteps] = $this->sentence($sentence, $place, $at + $from, $section);
                 array_push($lines, ...$newLines);
                 array_push($read, ...$newSteps);
             }
@@ -69,8 +66,38 @@ final class RecipeReader
                 $read[] = ReadStep::read($plain, $this->catalogue, $place);
             }
         }
+        foreach ($headings as [$name, $place]) {
+            array_push($lines, ...$this->namedOnlyIn($name, $place, $lines));
+        }
+        usort($lines, static fn (ReadLine $one, ReadLine $two): int => [$one->place->row, $one->place->from] <=> [$two->place->row, $two->place->from]);
 
         return new ReadRecipe($lines, $read, self::otherAnimals($text."\n".$steps));
+    }
+
+    /**
+     * A heading that names a food is a line too, unless a line holds that food.
+     *
+     * @param  list<ReadLine>  $lines
+     * @return list<ReadLine>
+     */
+    private function namedOnlyIn(string $heading, Place $place, array $lines): array
+    {
+        $words = $this->lines->words($heading);
+        foreach ($words->kept() as $mention) {
+            $food = $this->catalogue->get($mention->ingredient);
+            if ($food->inGroup('composite-head') && $mention->ambiguous) {
+                continue;
+            }
+            $stems = array_map(static fn (Token $token): string => $token->stem, array_slice($words->tokens, $mention->from, $mention->to - $mention->from));
+            $isHeld = array_filter($lines, static fn (ReadLine $line): bool => array_filter(
+                $line->foods(), static fn (Ingredient $known): bool => $known->id === $food->id || $known->isNamedBy($food) || $known->isCoveredBy($food->id) || $known->like === $food->id
+            ) !== [] || array_diff($stems, $line->keys) === []) !== [];
+            if (! $isHeld) {
+                return [$this->lines->ofWords($words, $place, null)->asHeading()];
+            }
+        }
+
+        return [];
     }
 
     /** A row of a method by itself. */
@@ -99,25 +126,6 @@ final class RecipeReader
         $from = $cut === 0 ? 0 : mb_strlen(substr($line, 0, $cut));
 
         return [$plain, new Place($row, $in, $from, $from + mb_strlen($plain))];
-    }
-
-    private static function heading(string $line): ?string
-    {
-        $line = trim($line, "*#_ \t");
-        if (ctype_digit($line[0] ?? '') && ! str_ends_with($line, ':')) {
-            return null;
-        }
-        if (preg_match(self::METHOD, rtrim($line, ':')) === 1 || preg_match(self::INGREDIENTS, rtrim($line, ':')) === 1) {
-            return rtrim($line, ': ');
-        }
-        if (str_ends_with($line, ':') && mb_strlen($line) <= 80) {
-            return rtrim($line, ': ');
-        }
-        if (preg_match('/^for the\b/i', $line) === 1 && preg_match('/\d|½|¼|¾|⅓|⅔/u', $line) !== 1 && ! str_contains($line, ',') && str_word_count($line) <= 7) {
-            return rtrim($line, '. ');
-        }
-
-        return null;
     }
 
     /** @return list<array{string, int}> each with its first code point in the line */
@@ -159,159 +167,38 @@ final class RecipeReader
     /** @return array{list<ReadLine>, list<ReadStep>} */
     private function readSentence(string $sentence, Place $place, ?string $section): array
     {
-        $lines = $steps = [];
         $all = $this->lines->words($sentence);
-        [$clean, $tokens, $mentions, $taken, $negated] = [$all->clean, $all->tokens, $all->mentions, $all->taken, $all->negated];
-        $named = count($mentions) - count($negated);
-        if (self::isProse($tokens, $mentions)) {
-            [$inSteps] = MentionFinder::find($tokens, $this->catalogue->lexicon, true);
-            $amounts = array_values(array_filter(AmountReader::read($tokens, $taken), static fn (Amount $amount): bool => self::servesFood($amount, $mentions, $tokens)));
-            $chunks = $amounts === [] || $inSteps === [] || $named === 0 ? [] : self::chunks($clean, $tokens, $mentions, $negated, $amounts);
-            foreach ($chunks as [$chunk, $from]) {
-                [$first, $last] = Alignment::of($sentence, $clean, $from, $from + strlen($chunk));
-                $lines[] = $this->lines->ofWords($this->lines->words($chunk), $place->part($first, $last - $first), $section);
-            }
-            $steps[] = ReadStep::read($sentence, $this->catalogue, $place);
+        $step = fn (): array => [[], [ReadStep::read($sentence, $this->catalogue, $place)]];
+        if (Told::isOfMethod($all)) {
+            $lines = array_map(fn (Clause $clause): ReadLine => $this->clause($all, $clause, $sentence, $place, $section, null), Told::servings($all, $this->catalogue));
 
-            return [$lines, $steps];
+            return [$lines, $step()[1]];
         }
-        if ($mentions !== [] && $named === 0 && AmountReader::read($tokens, $taken) === []) {
-            // a warning only ("No raisins, please"): kept, but nothing goes in the bowl
-            $steps[] = ReadStep::read($sentence, $this->catalogue, $place);
+        $isEmpty = $all->amounts === [] && count($all->mentions) === count($all->negated);
+        if (Told::isYield($all) || $isEmpty && ($all->mentions !== [] || Told::isRemark($all))) {
+            // a warning ("No raisins, please"), a remark ("Makes 24"): kept, but nothing goes in the bowl
+            return $step();
+        }
+        if (preg_match('/\p{L}/u', $all->clean) !== 1 && trim($all->clean, "-_=*. \t") === '') {
+            return [[], []];
+        }
+        $condition = LineReader::condition($all->clean);
+        $clauses = Clauses::of($all, $this->catalogue, $condition[1] ?? PHP_INT_MAX);
+        $purpose = count($clauses) === 1 ? null : LineReader::purpose($all->tokens, $all->clean);
 
-            return [$lines, $steps];
-        }
-        if (preg_match('/\p{L}/u', $clean) !== 1) {
-            if (trim($clean, "-_=*. \t") === '') {
-                return [[], []];
-            }
-        }
-        $lines[] = $this->lines->ofWords($all, $place, $section);
-
-        return [$lines, $steps];
+        return [array_map(fn (Clause $clause): ReadLine => $this->clause($all, $clause, $sentence, $place, $section, $purpose), $clauses), []];
     }
 
-    /**
-     * A step opens with a cooking verb that is not part of a food's name ("cream cheese", "ground oats").
-     *
-     * @param  list<Token>  $tokens
-     * @param  list<Mention>  $mentions
-     */
-    private static function isProse(array $tokens, array $mentions): bool
+    private function clause(Words $all, Clause $clause, string $sentence, Place $place, ?string $section, ?string $purpose): ReadLine
     {
-        $first = null;
-        foreach ($tokens as $index => $token) {
-            if ($token->kind === Token::WORD) {
-                $first = $index;
-                break;
-            }
-            if ($token->kind === Token::NUMBER) {
-                return false;
-            }
+        if ($clause->from === 0 && $clause->to === count($all->tokens)) {
+            return $this->lines->ofWords($all, $place, $section, $clause->shared);
         }
-        if ($first === null) {
-            return false;
-        }
-        foreach ($mentions as $mention) {
-            if ($mention->from === $first && ! $mention->ambiguous) {
-                return false;
-            }
-        }
-        $verbs = Compiled::tables()['verbs'];
-        $word = $tokens[$first]->text;
-        if (! isset($verbs[$word])) {
-            return false;
-        }
-        $next = $tokens[$first + 1] ?? null;
+        $last = $all->tokens[$clause->to - 1];
+        [$first, $end] = Alignment::of($sentence, $all->clean, $all->tokens[$clause->from]->offset, $last->offset + $last->length);
+        $words = $all->part($clause->from, $clause->to, mb_substr($sentence, $first, $end - $first));
 
-        // "dry oats" or "whole mix" would be a line; an imperative takes an article, a preposition, an amount or a food
-        return $next !== null && (count($tokens) > 3 || $next->is('the', 'it', 'all', 'well', 'in', 'with', 'out', 'up', 'until', 'for', 'to', 'together')
-            || in_array($word, ['mix', 'stir', 'bake', 'preheat', 'roll', 'combine', 'add', 'use', 'dust', 'knead', 'sprinkle', 'fold', 'beat', 'whisk', 'freeze', 'serve'], true));
-    }
-
-    /**
-     * Whether an amount of a told sentence goes into the bowl; "cut into 30 biscuits" and "makes 40 treats" come out of it.
-     *
-     * @param  list<Mention>  $mentions
-     * @param  list<Token>  $tokens
-     */
-    private static function servesFood(Amount $amount, array $mentions, array $tokens): bool
-    {
-        if (($tokens[$amount->from - 1] ?? null)?->is('into', 'makes', 'yields', 'make') === true) {
-            return false;
-        }
-        foreach ($mentions as $mention) {
-            if ($mention->from >= $amount->from && $mention->from <= $amount->to + 4) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * Cuts a sentence into one piece a food: each new amount opens one, and so does a food after a comma or "and".
-     *
-     * @param  list<Token>  $tokens
-     * @param  list<Mention>  $mentions
-     * @param  array<int, true>  $negated
-     * @param  list<Amount>  $amounts
-     * @return list<array{string, int}> each with its first byte in the cleaned sentence
-     */
-    private static function chunks(string $clean, array $tokens, array $mentions, array $negated, array $amounts): array
-    {
-        $starts = [];
-        foreach ($amounts as $amount) {
-            $before = $tokens[$amount->from - 1] ?? null;
-            if ($starts !== [] && $before?->is('(', '+', 'plus', '[') === true) {
-                continue;
-            }
-            $starts[$amount->from] = true;
-        }
-        foreach ($mentions as $index => $mention) {
-            if (isset($negated[$index])) {
-                continue;
-            }
-            $before = $tokens[$mention->from - 1] ?? null;
-            $covered = false;
-            foreach ($amounts as $amount) {
-                if ($mention->from >= $amount->from && $mention->from <= $amount->to + 4 && ! self::marked($tokens, $amount->to, $mention->from)) {
-                    $covered = true;
-                }
-            }
-            if (! $covered && $before?->is(',', 'and', '&', 'with') === true) {
-                $starts[$mention->from] = true;
-            }
-        }
-        ksort($starts);
-        $indexes = array_keys($starts);
-        $chunks = [];
-        foreach ($indexes as $n => $index) {
-            $from = $tokens[$index]->offset;
-            $to = isset($indexes[$n + 1]) ? $tokens[$indexes[$n + 1]]->offset : strlen($clean);
-            $chunk = substr($clean, $from, $to - $from);
-            $from += strlen($chunk) - strlen(ltrim($chunk, " ,.;\t"));
-            // what follows the food's own clause belongs to the telling
-            $chunk = (string) preg_replace('/[.;!?]\s.*$|\s+(and|&|with|plus|then|until|into|before|together)\s*$|\s+(then|until|into|before|over|in a|in the|and (then )?(mix|stir|bake|roll|knead|cut|form|shape|let|leave|chill|freeze|press|spread|cook|pour|blend))\b.*$/iu', '', trim($chunk, " ,.;\t"));
-            $chunk = trim((string) preg_replace('/[,\s]+(and|&|with|plus|then)?\s*$/iu', '', $chunk), ' ,.;');
-            if ($chunk !== '') {
-                $chunks[] = [$chunk, $from];
-            }
-        }
-
-        return $chunks;
-    }
-
-    /** @param  list<Token>  $tokens */
-    private static function marked(array $tokens, int $from, int $to): bool
-    {
-        for ($i = $from; $i < $to; $i++) {
-            if ($tokens[$i]->is(',', 'and', '&', ';', '.')) {
-                return true;
-            }
-        }
-
-        return false;
+        return $this->lines->ofWords($words, $place->part($first, $end - $first), $section, $clause->shared, $purpose);
     }
 
     /** @return list<string> */

@@ -8,27 +8,27 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Groups;
 use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Reading\Said;
 
 /** What one dog reacts to, what its conditions exclude, and what is not on its allow-list. */
 final class Allergies
 {
     /**
-     * @param  callable(list<string>): bool  $says
      * @return list<Finding>
      */
-    public static function findings(Ingredient $food, Dog $dog, callable $says, Policy $policy): array
+    public static function findings(Ingredient $food, Dog $dog, Said $said, Policy $policy): array
     {
         $findings = [];
         foreach ($dog->allergies as $allergy) {
             $finding = self::isCovered($food, $allergy, $policy)
                 ? Saying::of('allergy', 'food')->finding($dog, ['{Food}' => $food->capitalised(), '{group}' => Groups::label($allergy)], "allergy-$allergy")
-                : Exclusion::byAllergy($allergy, $food, $dog, $says);
+                : Exclusion::byAllergy($allergy, $food, $dog, $said);
             if ($finding !== null) {
                 $findings[] = $finding;
             }
         }
         foreach ($dog->conditions as $condition) {
-            $finding = Exclusion::byCondition($condition, $food, $dog, $says);
+            $finding = Exclusion::byCondition($condition, $food, $dog, $said);
             if ($finding !== null) {
                 $findings[] = $finding;
             }

@@ -9,6 +9,7 @@ use MildBowl\Core\Data\Sources;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Values\Level;
+use MildBowl\Core\Reading\Said;
 
 /**
  * A row of exclusions.csv (foods that a condition keeps out) or of cross.csv (foods that are near what a dog reacts to).
@@ -28,12 +29,11 @@ final readonly class Exclusion
     /**
      * What the first row of a condition that keeps a food out says of it; null where none does.
      *
-     * @param  callable(list<string>): bool  $says
      */
-    public static function byCondition(string $condition, Ingredient $food, Dog $dog, callable $says): ?Finding
+    public static function byCondition(string $condition, Ingredient $food, Dog $dog, Said $said): ?Finding
     {
         foreach (Compiled::tables()['exclusions'][$condition] ?? [] as $row) {
-            if ($food->inAny($row['groups']) && ! ($row['unless'] !== [] && $says($row['unless']))) {
+            if ($food->inAny($row['groups']) && ! ($row['unless'] !== [] && $said->settles($row['unless']))) {
                 return self::excluded($condition, $row)->finding($food, $dog);
             }
         }
@@ -44,12 +44,11 @@ final readonly class Exclusion
     /**
      * What the first row of an allergy that a food is near to says of it; null where none does.
      *
-     * @param  callable(list<string>): bool  $says
      */
-    public static function byAllergy(string $allergy, Ingredient $food, Dog $dog, callable $says): ?Finding
+    public static function byAllergy(string $allergy, Ingredient $food, Dog $dog, Said $said): ?Finding
     {
         foreach (Compiled::tables()['cross'][$allergy] ?? [] as $row) {
-            if ($food->inGroup($row['group']) && ! ($row['unless'] !== [] && $says($row['unless']))) {
+            if ($food->inGroup($row['group']) && ! ($row['unless'] !== [] && $said->settles($row['unless']))) {
                 return self::near($allergy, $row)->finding($food, $dog);
             }
         }

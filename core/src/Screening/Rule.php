@@ -10,6 +10,7 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Pantry\Lexicon;
 use MildBowl\Core\Values\Level;
+use MildBowl\Core\Reading\Said;
 
 /**
  * A row of rules.csv. It fires when the food is in one of its groups, the line says one of its words (if it has any) and none of its
@@ -49,14 +50,13 @@ final readonly class Rule
     /**
      * What the rules say of one food in its line, in the order they are looked at.
      *
-     * @param  callable(list<string>): bool  $says  whether the line says one of these phrases
      * @return list<Finding>
      */
-    public static function findings(Ingredient $food, callable $says, Circumstances $circumstances): array
+    public static function findings(Ingredient $food, Said $said, Circumstances $circumstances): array
     {
         $findings = [];
         foreach (self::about($food) as $row) {
-            if (($row['words'] !== [] && ! $says($row['words'])) || ($row['unless'] !== [] && $says($row['unless']))) {
+            if (($row['words'] !== [] && ! $said->says($row['words'])) || ($row['unless'] !== [] && $said->settles($row['unless']))) {
                 continue;
             }
             $dogs = $row['when'] === [] ? null : (new When($row['when']))->dogs($food, $circumstances);

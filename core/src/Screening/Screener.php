@@ -11,12 +11,16 @@ use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Reading\ReadStep;
 use MildBowl\Core\Values\Level;
 use MildBowl\Core\Values\Range;
+use MildBowl\Core\Reading\Said;
 
 /** Says what there is to say about a line, a step or a label, for every dog at the table. */
 final readonly class Screener
 {
     /** Codes that tell nothing new of a product whose list is read. */
-    private const SETTLED_BY_LABEL = ['nut-butter', 'cured-meat', 'food-colour', 'sweetened-check', 'pie-filling-check'];
+    private const SETTLED_BY_LABEL = ['nut-butter', 'cured-meat', 'food-colour', 'sweetened-check', 'pie-filling-check', 'form-check', 'bakery'];
+
+    /** Poison by the spoon, and a trace in a printed list. */
+    private const HARMLESS_IN_LISTS = ['nutrient', 'cooked-bone', 'raw-bone'];
 
     /** @var list<Dog> who may not have some food that the others may */
     private array $particular;
@@ -29,16 +33,27 @@ final readonly class Screener
     /** @return list<Finding> */
     public function line(ReadLine $line, ?Range $grams): array
     {
-        $findings = $this->foods($line->foods(), $line->says(...));
+        $findings = [];
+        foreach ($line->foods() as $food) {
+            array_push($findings, ...$this->foods([$food], $line->saidOf($food)));
+        }
+        if ($line->odd !== []) {
+            $findings[] = Saying::of('number-odd')->finding(fill: ['{words}' => implode(', ', $line->odd)]);
+        }
         if ($line->food === null) {
             $findings[] = Saying::of('unrecognised')->finding();
         } elseif ($line->unread !== []) {
             $findings[] = Saying::of('unread-words')->finding(fill: ['{words}' => implode(', ', $line->unread)]);
         }
+        foreach ($line->food === null ? [] : Change::of($line->food, $line->unsettled) as $change) {
+            $findings[] = $change;
+        }
         if ($line->lookAlikes) {
             $findings[] = Saying::of('look-alike-letters')->finding();
         }
-        if ($line->food !== null && $grams === null) {
+        if ($line->isHeading) {
+            $findings[] = Saying::of('named-only-in-heading')->finding(fill: ['{Food}' => ucfirst($line->food->name ?? $line->text)]);
+        } elseif ($line->food !== null && $grams === null) {
             if ($line->amounts === []) {
                 $findings[] = Saying::of('amount-missing')->finding();
             } elseif ($line->food->composition !== null) {
@@ -51,16 +66,15 @@ final readonly class Screener
 
     /**
      * @param  list<Ingredient>  $foods
-     * @param  callable(list<string>): bool  $says
      * @return list<Finding>
      */
-    public function foods(array $foods, callable $says): array
+    public function foods(array $foods, Said $said): array
     {
         $findings = [];
         foreach ($foods as $food) {
-            array_push($findings, ...Rule::findings($food, $says, $this->circumstances));
+            array_push($findings, ...Rule::findings($food, $said, $this->circumstances));
             foreach ($this->particular as $dog) {
-                array_push($findings, ...Allergies::findings($food, $dog, $says, $this->circumstances->policy));
+                array_push($findings, ...Allergies::findings($food, $dog, $said, $this->circumstances->policy));
             }
         }
 
@@ -76,11 +90,14 @@ final readonly class Screener
     public function step(ReadStep $step, array $lines): array
     {
         $findings = [];
+        if ($step->unread !== []) {
+            $findings[] = Saying::of('unread-words')->finding(fill: ['{words}' => implode(', ', $step->unread)]);
+        }
         foreach ($step->foods as $food) {
             if ($this->hasLine($food, $step->phrases[$food->id] ?? '', $lines)) {
                 continue;
             }
-            array_push($findings, ...$this->foods([$food], $step->says(...)));
+            array_push($findings, ...$this->foods([$food], $step->said));
             $findings[] = Saying::of('named-only-in-step', 'step')->finding(fill: ['{Food}' => ucfirst($food->name)]);
         }
 
@@ -97,7 +114,7 @@ final readonly class Screener
         foreach ($lines as $line) {
             foreach ($line->foods() as $known) {
                 // "flour" in the method is the oat flour of the list
-                if ($known->id === $food->id || $known->isNamedBy($food)) {
+                if ($known->id === $food->id || $known->isNamedBy($food) || $food->isCoveredBy($known->id) || $known->like === $food->id) {
                     return true;
                 }
             }
@@ -112,9 +129,7 @@ final readonly class Screener
     /** A poison is not covered by a harmless line that happens to hold the same word. */
     private function isWorse(Ingredient $food, ReadLine $line): bool
     {
-        $nothing = static fn (array $phrases): bool => false;
-
-        return self::worst($this->foods([$food], $nothing)) < self::worst($this->foods($line->foods(), $nothing));
+        return self::worst($this->foods([$food], Said::nothing())) < self::worst($this->foods($line->foods(), Said::nothing()));
     }
 
     /**
@@ -150,8 +165,8 @@ final readonly class Screener
         $findings = [];
         foreach ($part->lines as $line) {
             foreach ($line->foods() as $food) {
-                foreach ($this->foods([$food], $line->says(...)) as $finding) {
-                    $isHarmless = $finding->level === Level::Caution
+                foreach ($this->foods([$food], $line->saidOf($food)) as $finding) {
+                    $isHarmless = $finding->level === Level::Caution || in_array($finding->code, self::HARMLESS_IN_LISTS, true)
                         || ($finding->level === Level::CheckLabel && (in_array($finding->code, self::SETTLED_BY_LABEL, true) || ($finding->code === 'category' && ! $food->inGroup('spice-mix'))));
                     if (! $isHarmless || $part->trace) {
                         $findings[] = $part->trace ? self::asTrace($finding) : $finding;
