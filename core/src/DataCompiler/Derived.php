@@ -36,7 +36,8 @@ final readonly class Derived
     {
         $foods = $becomes = [];
         foreach ($entries as $id => $entry) {
-            if ($entry['composition'] === null) {
+            // what is itself only known by another food gives no figures to a third
+            if ($entry['composition'] === null || isset($entry['like'])) {
                 continue;
             }
             foreach ($this->rows as $row) {

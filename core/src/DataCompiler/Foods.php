@@ -127,6 +127,12 @@ final readonly class Foods
                 $names[$row->text('ingredient')][] = rtrim($name, '~!');
             }
         }
+        // what a food is called on the labels of other countries is read, and not offered
+        foreach (Row::of($this->folder, 'label-names') as $row) {
+            foreach ($row->list('names') as $name) {
+                $add($name, $row->text('ingredient'));
+            }
+        }
         foreach (Row::of($this->folder, 'ignored') as $row) {
             $key = Tokenizer::key($row->text('phrase'));
             $phrases[$key] ??= ['', 0];
@@ -134,12 +140,10 @@ final readonly class Foods
             $first[$words[0]] = max($first[$words[0]] ?? 0, count($words));
         }
         $own = $this->entries();
-        foreach ($entries as $id => $entry) {
+        foreach (array_keys($entries) as $id) {
             if (isset($own[$id]) && ! isset($names[$id])) {
                 throw new RuntimeException("names.csv: $id has no name.");
             }
-            // what follows from another food is read by its form, and offered by its name
-            $names[$id] ??= is_array($entry) && is_string($entry['name'] ?? null) ? [$entry['name']] : [];
         }
 
         return [['first' => $first, 'phrases' => $phrases], $names];

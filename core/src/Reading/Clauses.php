@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Reading;
 
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Pantry\Catalogue;
@@ -25,6 +26,8 @@ final class Clauses
 
     /** Foods of one of these kinds may share an amount: "a cup of peas and carrots". */
     private const KINDS = ['vegetable', 'fruit', 'herb', 'meat', 'fish', 'grain', 'legume', 'seed', 'tree-nut', 'organ'];
+
+    private const NAMELESS = '';
 
     /** @var list<Token> */
     private array $tokens;
@@ -61,7 +64,7 @@ final class Clauses
     private function all(): array
     {
         /** @var list<Amount|Mention> $elements */
-        $elements = [...$this->words->amounts, ...$this->words->kept()];
+        $elements = [...$this->words->amounts, ...$this->words->kept(), ...$this->nameless()];
         usort($elements, static fn (Amount|Mention $one, Amount|Mention $two): int => [$one->from, $one->to] <=> [$two->from, $two->to]);
         /** @var list<array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}> $groups */
         $groups = [];
@@ -70,11 +73,12 @@ final class Clauses
         foreach ($elements as $n => $element) {
             $next = $elements[$n + 1] ?? null;
             $isFood = $element instanceof Mention;
-            $opens = $this->tokens[$element->from]->offset < $this->until && ($element instanceof Mention ? $this->foodOpens($element, $group, $end, $next) : $this->amountOpens($element, $group, $next));
+            $opens = $this->tokens[$element->from]->offset < $this->until
+                && ($element instanceof Mention ? $this->foodOpens($element, $group, $end, $next) : $this->amountOpens($element, $group, ...$this->foodOf($element, array_slice($elements, $n + 1, 6))));
             if ($opens) {
                 $groups[] = $group;
                 $last = $group['amounts'] === [] ? ($group['shared'][0] ?? null) : $group['amounts'][array_key_last($group['amounts'])];
-                $group = ['from' => $this->start($element->from, $end), 'foods' => [], 'amounts' => [], 'shared' => $isFood && $last?->each === true ? [new Amount($last->quantity, $last->unit, $last->size, 0, 0, $last->contents, true)] : []];
+                $group = ['from' => $this->start($element->from, $end, ! $isFood), 'foods' => [], 'amounts' => [], 'shared' => $isFood && $last?->each === true ? [new Amount($last->quantity, $last->unit, $last->size, 0, 0, $last->contents, true)] : []];
             }
             if ($element instanceof Mention) {
                 $group['foods'][] = $element;
@@ -117,14 +121,14 @@ final class Clauses
     }
 
     /** @param  array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}  $group */
-    private function amountOpens(Amount $amount, array $group, Amount|Mention|null $next): bool
+    private function amountOpens(Amount $amount, array $group, ?Mention $next, int $end): bool
     {
         $food = $group['foods'][0] ?? null;
-        if ($food === null) {
+        if ($food === null || ($amount->from <= $food->from && $food->to <= $amount->to)) {
             return false;
         }
         $isWithin = $this->depth[$amount->from] > $this->depth[$food->from];
-        if ($next instanceof Mention && ! ($isWithin && $this->depth[$next->from] < $this->depth[$amount->from]) && ! $this->isJoined($amount->to, $next->from)) {
+        if ($next !== null && ! ($isWithin && $this->depth[$next->from] < $this->depth[$amount->from]) && ! $this->isJoined($end, $next->from)) {
             return ! $next->alternative || ($this->tokens[$amount->from - 1] ?? null)?->is('or', '/') !== true;
         }
         if ($isWithin || $group['amounts'] === []) {
@@ -137,6 +141,64 @@ final class Clauses
 
         // "1 carrot, about 100 g" and "3 carrots, 1 grated" say the same again; "1 cup oats, 2 tbsp" does not
         return $amount->unit !== 'each' && $this->kindOf($amount) === $this->kindOf($before) && $this->kindOf($amount) !== 'count';
+    }
+
+    /**
+     * The food an amount stands before, past other words for the same amount: "1 1/2 cups (350 ml) water", "1 cup + 1 tbsp oats".
+     *
+     * @param  list<Amount|Mention>  $behind
+     * @return array{?Mention, int} the food, and where the amount's words end
+     */
+    private function foodOf(Amount $amount, array $behind): array
+    {
+        $end = $amount->to;
+        foreach ($behind as $one) {
+            if ($one instanceof Mention) {
+                return [$one, $end];
+            }
+            if ($this->depth[$one->from] <= $this->depth[$amount->from] && ($one->from > $end + 1 || ($one->from === $end + 1 && ! $this->tokens[$end]->is('+', 'plus', 'and', '&', '/', '=', '-', '.')))) {
+                return [null, $end];
+            }
+            $end = $one->to;
+        }
+
+        return [null, $end];
+    }
+
+    /**
+     * Words behind an amount that nobody knows and no food follows: a food without a name, that keeps the amount to itself ("1 cup flurbl and …").
+     *
+     * @return list<Mention>
+     */
+    private function nameless(): array
+    {
+        $starts = [];
+        foreach ([...$this->words->amounts, ...$this->words->mentions] as $one) {
+            $starts[$one->from] = $one instanceof Mention;
+        }
+        $nameless = [];
+        foreach ($this->words->amounts as $amount) {
+            for ($k = $amount->to; isset($this->tokens[$k]) && ! isset($starts[$k]) && ! $this->isJoined($amount->to, $k + 1); $k++) {
+                if ($this->tokens[$k]->kind === Token::WORD && ! isset($this->words->taken[$k]) && ! LineReader::isHarmless($this->tokens[$k]) && ! $this->leadsToFood($k + 1, $starts)) {
+                    $nameless[] = new Mention(self::NAMELESS, $k, $k + 1);
+                    break;
+                }
+            }
+        }
+
+        return $nameless;
+    }
+
+    /** @param  array<int, bool>  $starts  of foods (true) and of amounts */
+    private function leadsToFood(int $from, array $starts): bool
+    {
+        for ($k = $from; isset($this->tokens[$k]) && ! (self::JOINTS[$this->tokens[$k]->text] ?? false) && $this->tokens[$k]->kind !== Token::MARK; $k++) {
+            if (isset($starts[$k])) {
+                return $starts[$k];
+            }
+        }
+
+        return false;
     }
 
     /** @param  array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}  $group */
@@ -153,7 +215,14 @@ final class Clauses
         if (in_array($mention->ingredient, Mention::PARTS, true) && ! ($next instanceof Amount && $next->from <= $mention->to + 1)) {
             return false;
         }
+        if ($mention->ingredient === self::NAMELESS) {
+            return true;
+        }
         if ($this->catalogue->get($mention->ingredient)->inGroup('check-sugar-free') || $this->isSaidAgain($mention, $food)) {
+            return false;
+        }
+        if ($mention->from > 1 && $this->tokens[$mention->from - 1]->is(',') && $this->tokens[$mention->from - 2]->is('no', 'sorry', 'rather', 'wait', 'actually')) {
+            // "spelt ... no, oat flour"
             return false;
         }
         $isJoined = $this->isJoined($end, $mention->from);
@@ -163,8 +232,8 @@ final class Clauses
         if ($this->isLinked($end, $mention->from)) {
             return $this->isDoneIn($end, $mention);
         }
-        $own = $this->catalogue->get($food->ingredient);
-        if ($this->catalogue->get($mention->ingredient)->isNamedBy($own)) {
+        $own = $food->ingredient === self::NAMELESS ? null : $this->catalogue->get($food->ingredient);
+        if ($own !== null && $this->catalogue->get($mention->ingredient)->isNamedBy($own)) {
             return false;
         }
 
@@ -232,11 +301,12 @@ final class Clauses
         };
     }
 
-    /** Whether a mark or word of a list stands between two tokens. */
+    /** Whether a mark or word of a list stands between two tokens, brackets left out. */
     private function isJoined(int $from, int $to): bool
     {
+        $level = min($this->depth[min($from, count($this->tokens) - 1)], $this->depth[min($to, count($this->tokens) - 1)]);
         for ($k = $from; $k < $to; $k++) {
-            if (self::JOINTS[$this->tokens[$k]->text] ?? false) {
+            if ($this->depth[$k] <= $level && (self::JOINTS[$this->tokens[$k]->text] ?? false)) {
                 return true;
             }
         }
@@ -259,11 +329,15 @@ final class Clauses
         return false;
     }
 
-    /** Where the clause of an element begins: behind the last joint before it. */
-    private function start(int $from, int $end): int
+    /** Where the clause of an element begins: behind the last joint before it. What tells of a form before an amount belongs to the food before. */
+    private function start(int $from, int $end, bool $isAmount): int
     {
+        $forms = Compiled::tables()['formWords']['phrases'];
         for ($k = $from - 1; $k >= $end; $k--) {
             if (self::JOINTS[$this->tokens[$k]->text] ?? false) {
+                return $k + 1;
+            }
+            if ($isAmount && isset($forms[$this->tokens[$k]->stem])) {
                 return $k + 1;
             }
         }

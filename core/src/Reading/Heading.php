@@ -47,7 +47,7 @@ final readonly class Heading
         foreach ([self::METHOD => self::OPENS_METHOD, self::LIST => self::OPENS_LIST] as $kind => $pattern) {
             if (preg_match($pattern, $line, $found) === 1) {
                 $left = substr($line, strlen($found[0]));
-                $rest = ltrim($left, " \t:.-–—");
+                $rest = (string) preg_replace('/^[\s:.\-–—]+/u', '', $left);
                 if (strlen($rest) < 30 && ! self::namesSomething($words($rest)) || $rest === '') {
                     return new self($kind, null, '', $cut + strlen($line));
                 }
@@ -59,7 +59,7 @@ final readonly class Heading
             $name = rtrim($line, ': ');
             $said = mb_strlen($name) <= 80 ? $words($name) : null;
 
-            return $said === null || $said->amounts !== [] ? new self(null, null, $name, $cut) : new self(self::SECTION, $name, '', $cut + strlen($line));
+            return $said === null || self::measures($said) ? new self(null, null, $name, $cut) : new self(self::SECTION, $name, '', $cut + strlen($line));
         }
         if (preg_match('/^for the\b/iu', $line) === 1 && ! str_contains($line, ',') && str_word_count($line) <= 7 && ! str_contains($line, ':')) {
             return $words($line)->amounts !== [] ? new self(null, null, $line, $cut) : new self(self::SECTION, rtrim($line, '. '), '', $cut + strlen($line));
@@ -75,6 +75,18 @@ final readonly class Heading
         }
 
         return new self(null, null, $line, $cut);
+    }
+
+    /** Whether a row holds an amount; "Part 1" is a number only. */
+    private static function measures(Words $words): bool
+    {
+        foreach ($words->amounts as $amount) {
+            if ($words->mentions !== [] || $amount->unit !== 'each' || $amount->from === 0) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function namesSomething(Words $words): bool

@@ -21,6 +21,9 @@ final readonly class LineReader
         'taste' => 'taste',
     ];
 
+    /** More than this of one food, in grams or millilitres, is a slip of the hand. */
+    private const MOST = 100_000.0;
+
     /** Group of words that claim something about a food and are none. */
     private const CLAIM = 'check-sugar-free';
 
@@ -65,6 +68,7 @@ final readonly class LineReader
         }
         [$main, $others, $alternatives] = $this->sorted($kept, $conditionAt, $tokens);
         [$unread, $odd, $words] = self::unread($all);
+        array_push($odd, ...self::tooMuch($all));
 
         return new ReadLine(
             $all->text, $place, $section, [...$shared, ...$all->amounts], $main, $others, $alternatives, $forms,
@@ -73,6 +77,21 @@ final readonly class LineReader
             self::purpose($tokens, $clean) ?? $purpose, Tokenizer::hasLookAlikes($all->text), $words, $clean,
             ...self::said($tokens, $kept, $main),
         );
+    }
+
+    /** @return list<string> amounts that no kitchen has, as they were written */
+    private static function tooMuch(Words $all): array
+    {
+        $odd = [];
+        foreach ($all->amounts as $amount) {
+            $size = Unit::in('metric', $amount->unit)?->size->best ?? 50.0;
+            if ($size * $amount->quantity->best > self::MOST) {
+                $last = $all->tokens[$amount->to - 1];
+                $odd[] = substr($all->clean, $all->tokens[$amount->from]->offset, $last->offset + $last->length - $all->tokens[$amount->from]->offset);
+            }
+        }
+
+        return $odd;
     }
 
     /** @return array{string, int}|null the condition of a line, and its first byte */
@@ -118,6 +137,7 @@ final readonly class LineReader
     {
         ['first' => $first, 'phrases' => $phrases] = Compiled::tables()['formWords'];
         $forms = $covered = [];
+        $starts = array_fill_keys(array_map(static fn (Mention $one): int => $one->from, $all->mentions), true);
         $count = count($tokens);
         $counted = ($all->amounts[0]->contents ?? null) === null && ($all->amounts[0]->unit ?? '') === 'each' ? ($all->kept()[0]->to ?? PHP_INT_MAX) : PHP_INT_MAX;
         foreach ($tokens as $i => $token) {
@@ -139,13 +159,17 @@ final readonly class LineReader
                     continue;
                 }
                 $before = $tokens[$i - 1] ?? null;
-                if ($before?->is('not', 'un', 'never', 'no', 'without') === true && $words === 1) {
+                if ($before?->is('not', 'never') === true || ($before?->is('un', 'no', 'without') === true && $words === 1)) {
                     continue;
                 }
                 for ($c = $words > 1 ? $i : $k + 1; $c <= $k; $c++) {
                     $covered[$c] = true;
                 }
                 foreach ($phrases[$key] as $form) {
+                    if ($form === 'dry' && ! isset($starts[$k + 1])) {
+                        // "dry beans", but not "patted dry"
+                        continue;
+                    }
                     if ($i < $counted || ! isset(self::GIVEN[$form])) {
                         $forms[$form] = true;
                     }
@@ -204,7 +228,7 @@ final readonly class LineReader
         foreach ($kept as $mention) {
             $inCondition = $tokens[$mention->from]->offset >= $conditionAt;
             $food = $this->catalogue->get($mention->ingredient);
-            if ($food->id === 'seeds-unnamed' && $main?->inAny(['fruit', 'vegetable']) === true) {
+            if (in_array($food->id, ['seeds-unnamed', 'rib-bone-in'], true) && $main?->inAny(['fruit', 'vegetable']) === true) {
                 continue;
             }
             if ($main !== null && $food->inGroup(self::CLAIM) && $main->inAny(self::WHOLE) && ! $main->inAny(self::PREPARED)) {
@@ -259,7 +283,7 @@ final readonly class LineReader
             if ($token->kind === Token::ODD) {
                 $role = 'unread';
                 $odd[] = $token->raw;
-            } elseif ($role === null && ! isset($all->taken[$i]) && ! self::isHarmless($token)) {
+            } elseif ($role === null && ! isset($all->taken[$i]) && ! self::isHarmless($token) && ($all->tokens[$i + 1] ?? null)?->is('removed', 'discarded', 'trimmed') !== true) {
                 $role = 'unread';
                 $unread[] = $token->raw;
             }

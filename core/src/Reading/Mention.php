@@ -8,7 +8,7 @@ namespace MildBowl\Core\Reading;
 final readonly class Mention
 {
     /** What is a part of the food before it, when it has no amount of its own: "an apple, the seeds cut out". */
-    public const PARTS = ['seeds-unnamed', 'raw-bone', 'fruit-stone', 'chicken-skin', 'hake-skin', 'nut-shell', 'potato-peel'];
+    public const PARTS = ['seeds-unnamed', 'raw-bone', 'fruit-stone', 'chicken-skin', 'hake-skin', 'nut-shell', 'potato-peel', 'rib-bone-in'];
 
     /**
      * @param  int  $from  index of its first token

@@ -6,6 +6,7 @@ namespace MildBowl\Core\Reading;
 
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Token;
+use MildBowl\Core\Pantry\Catalogue;
 
 /**
  * Which foods of a line are named only to keep them out ("no onion", "xylitol-free", "stay away from dark chocolate", "raisins are toxic").
@@ -60,6 +61,9 @@ final class Negation
         'couldnt' => true, 'isnt' => true, 'arent' => true, 'nothing' => true, 'nobody' => true, 'hardly' => true, 'aint' => true, 'wasnt' => true, 'mustnt' => true,
     ];
 
+    /** Foods that a claim of freedom may be about two at a time. */
+    private const LEFT_OUT = ['allium-plant', 'garlic-plant', 'added-salt', 'added-sugar', 'xylitol-sweetener', 'nutmeg-mace', 'grape-fruit', 'chocolate-cocoa'];
+
     private const BAD = ['toxic', 'poisonous', 'poison', 'poisons', 'dangerous', 'deadly', 'harmful', 'harm', 'harms', 'unsafe', 'bad', 'fatal', 'off', 'forbidden', 'kill', 'kills', 'hurt', 'hurts'];
 
     private const GOOD = ['safe', 'allowed', 'good', 'for', 'ok', 'okay', 'fine', 'suitable', 'healthy', 'recommended'];
@@ -93,12 +97,16 @@ final class Negation
             self::reach($tokens, $mentions, $byStart, $after, $wide, $negated);
         }
         foreach ($mentions as $index => $mention) {
-            if (! self::hasAmount($tokens, $mention) && (self::isFree($tokens, $mention) || self::isWarnedOf($tokens, $mention) || self::isRemoved($tokens, $mention))) {
-                $negated[$index] = true;
-                // "onion- and garlic-free", "cloves and mace poison a dog"
-                for ($k = $index; $k > 0 && self::isListed($tokens, $mentions[$k - 1], $mentions[$k]); $k--) {
-                    $negated[$k - 1] = true;
-                }
+            $isFree = self::isFree($tokens, $mention);
+            $isWarned = ! self::hasAmount($tokens, $mention) && self::isWarnedOf($tokens, $mention);
+            if (! $isFree && ! $isWarned && ! self::isRemoved($tokens, $mention)) {
+                continue;
+            }
+            $negated[$index] = true;
+            // "onion- and garlic-free", "cloves and mace poison a dog"; but "oats and gluten-free flour" are two foods
+            $named = ($mentions[$index + 1]->from ?? PHP_INT_MAX) <= $mention->to + 3;
+            for ($k = $index; $k > 0 && ($isFree || $isWarned) && self::isListed($tokens, $mentions[$k - 1], $mentions[$k], $isFree && $named) && ($isWarned || Catalogue::isInGroup($mentions[$k - 1]->ingredient, self::LEFT_OUT)); $k--) {
+                $negated[$k - 1] = true;
             }
         }
 
@@ -135,7 +143,7 @@ final class Negation
      */
     private static function isUndone(array $tokens, array $mentions, int $start, int $after, string $word): bool
     {
-        if (in_array($tokens[$after]->text ?? '', self::UNDONE, true)) {
+        if (in_array($tokens[$after]->text ?? '', self::UNDONE, true) || ($start > 0 && isset(self::NEGATIVE[$tokens[$start - 1]->text]))) {
             return true;
         }
         if (! isset(self::TURNED[$word])) {
@@ -153,7 +161,8 @@ final class Negation
                 }
             }
             if (isset(self::NEGATIVE[$token->text])) {
-                return true;
+                // "don't forget to leave out" leaves out
+                return $tokens[$k + 1]->is('forget', 'fail', 'hesitate', 'miss', 'forgetting') !== true;
             }
         }
 
@@ -265,16 +274,17 @@ final class Negation
     }
 
     /**
-     * Whether two foods stand in one list, the first without an amount of its own.
+     * Whether two foods stand in one list, the first without an amount of its own ("onion- and", or an amount of the food that follows).
      *
      * @param  list<Token>  $tokens
      */
-    private static function isListed(array $tokens, Mention $one, Mention $two): bool
+    private static function isListed(array $tokens, Mention $one, Mention $two, bool $isAmountOfAnother): bool
     {
         $i = $one->to;
-        $i += ($tokens[$i] ?? null)?->is('-') === true ? 1 : 0;
+        $hyphen = ($tokens[$i] ?? null)?->is('-') === true;
+        $i += $hyphen ? 1 : 0;
 
-        return ($tokens[$i] ?? null)?->is('and', 'or', '&', ',', '/') === true && $two->from === $i + 1 && ! self::hasAmount($tokens, $one);
+        return ($tokens[$i] ?? null)?->is('and', 'or', '&', ',', '/') === true && $two->from === $i + 1 && ($hyphen || $isAmountOfAnother || ! self::hasAmount($tokens, $one));
     }
 
     /** @param  list<Token>  $tokens */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Reading;
 
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Language\Alignment;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Pantry\Catalogue;
@@ -85,7 +86,9 @@ final class RecipeReader
         $words = $this->lines->words($heading);
         foreach ($words->kept() as $mention) {
             $food = $this->catalogue->get($mention->ingredient);
-            if ($food->inGroup('composite-head') && $mention->ambiguous) {
+            $last = $words->tokens[$mention->to - 1];
+            $roles = Compiled::tables()['roles'];
+            if ($food->inGroup('composite-head') && $mention->ambiguous || isset($roles[$last->text]) || isset($roles[$last->stem])) {
                 continue;
             }
             $stems = array_map(static fn (Token $token): string => $token->stem, array_slice($words->tokens, $mention->from, $mention->to - $mention->from));
@@ -93,7 +96,7 @@ final class RecipeReader
                 $line->foods(), static fn (Ingredient $known): bool => $known->id === $food->id || $known->isNamedBy($food) || $known->isCoveredBy($food->id) || $known->like === $food->id
             ) !== [] || array_diff($stems, $line->keys) === []) !== [];
             if (! $isHeld) {
-                return [$this->lines->ofWords($words, $place, null)->asHeading()];
+                return [$this->lines->ofWords($words, $place, $heading)->asHeading()];
             }
         }
 

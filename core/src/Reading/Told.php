@@ -37,10 +37,9 @@ final class Told
         $tokens = $words->tokens;
         $count = count($tokens);
         $first = 0;
+        $opens = false;
         while ($first < $count && ($tokens[$first]->kind === Token::MARK || isset(self::BEFORE[$tokens[$first]->text])) && ! isset($words->taken[$first])) {
-            if (isset($verbs[$tokens[$first]->text]) && $first + 1 < $count && ! isset(self::BEFORE[$tokens[$first + 1]->text]) && ! isset($verbs[$tokens[$first + 1]->text])) {
-                break;
-            }
+            $opens = $opens || isset($verbs[$tokens[$first]->text]);
             $first++;
         }
         $token = $tokens[$first] ?? null;
@@ -57,7 +56,8 @@ final class Told
             }
         }
         if (! isset($verbs[$token->text])) {
-            return false;
+            // "it is done when the egg is set"
+            return $opens && $words->amounts === [] && $count > 3;
         }
 
         // "dry oats" or "whole mix" would be a line; an imperative takes an article, a preposition, an amount or a food
@@ -182,8 +182,8 @@ final class Told
     private static function trimmed(Words $words, array $foods, array $amounts, Clause $clause): Clause
     {
         $forms = Compiled::tables()['formWords']['phrases'];
-        $from = min($foods[0]->from, ...array_map(static fn (Amount $one): int => $one->from, $amounts));
-        $to = max($foods[count($foods) - 1]->to, ...array_map(static fn (Amount $one): int => $one->to, $amounts));
+        $from = min([$foods[0]->from, ...array_map(static fn (Amount $one): int => $one->from, $amounts)]);
+        $to = max([$foods[count($foods) - 1]->to, ...array_map(static fn (Amount $one): int => $one->to, $amounts)]);
         while ($from > $clause->from && isset($forms[$words->tokens[$from - 1]->stem])) {
             $from--;
         }

@@ -6,7 +6,7 @@ namespace MildBowl\Core\Reading;
 
 /**
  * A number that can be meant in two ways: 1.500 g is one and a half grams in one country and one and a half kilos in another, 11/2 is
- * five and a half or a one that stuck to its half, 1 500 is a thousand and a half or one packet of 500. The first meaning is the one
+ * five and a half or a one that stuck to its half, 1 500 is a thousand and a half or one of 500. The first meaning is the one
  * that is taken now; the person says which holds. Meanings no kitchen can have are not asked about.
  */
 final readonly class Unsure
@@ -26,7 +26,7 @@ final readonly class Unsure
         // 11/2
         '/(?<![\d.,\/])(?<whole>[1-9])(?<over>[1-9])\/(?<under>[2-9]|1[06])(?![\d\/])/u',
         // 1 500 g
-        '/(?<![\d.,\/]|[x×*])(?<whole>1) (?<rest>(?!000)\d{3})(?=\s?'.self::SMALL.'\b(?!\.?\s+(?:\w+\s+)?'.self::PACKETS.'\b))/iu',
+        '/(?<![\d.,\/]|[x×*])(?<whole>[1-9]) (?<rest>(?!000)\d{3})(?=\s?'.self::SMALL.'\b(?!\.?\s+(?:\w+\s+)?'.self::PACKETS.'\b))/iu',
     ];
 
     /**
@@ -79,7 +79,7 @@ final readonly class Unsure
             return [];
         }
         if (! isset($said['mark'])) {
-            return [self::plain((float) $rest), (string) $thousands];
+            return [(string) $thousands, $whole === 1 ? self::plain((float) $rest) : "$whole x ".self::plain((float) $rest)];
         }
         $decimal = self::plain((float) "$whole.$rest");
 

@@ -21,7 +21,7 @@ final class Change
         $findings = [];
         foreach ($forms as $form) {
             $row = Compiled::tables()['changes'][$form] ?? null;
-            if ($row === null || isset($row['exempt'][$food->id]) || (! isset($row['applies']['*']) && array_intersect_key($row['applies'], $food->groups) === []) || array_intersect_key($row['exempt'], $food->groups) !== []) {
+            if ($row === null || str_contains($food->name, $form) || isset($row['exempt'][$food->id]) || (! isset($row['applies']['*']) && array_intersect_key($row['applies'], $food->groups) === []) || array_intersect_key($row['exempt'], $food->groups) !== []) {
                 continue;
             }
             $fill = ['{form}' => str_replace('-', ' ', $form), '{food}' => $food->name, '{Food}' => $food->capitalised()];

@@ -66,7 +66,7 @@ it('knows fruit that melts gelatin, unless heat has been at it', function (strin
 ]);
 
 it('pours fat off browned meat with its energy, and never more than runs off', function (): void {
-    $answer = inParts('500 g minced beef', [], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]]);
+    $answer = inParts('500 g minced beef (10% fat)', [], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]]);
     $part = $answer['parts'][0];
     expect($part['kcal']['best'])
         ->toEqualWithDelta(880 - 5 * 8.5, 0.01)
@@ -135,7 +135,7 @@ it('pours nothing off lean meat, and no more than there is of a crumb', function
 })->with([['500 g turkey breast', false], ['500 g minced beef', true], ['0.2 g minced beef', true], ['500 g oat flour', false]]);
 
 it('pours off as surely as the amount is known', function (): void {
-    $part = inParts('500–600 g minced beef', [], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]])['parts'][0];
+    $part = inParts('500–600 g minced beef (10% fat)', [], ['parts' => [['section' => null, 'process' => 'hob', 'keeps' => ['drained' => true]]]])['parts'][0];
     $each = (880 - 5 * 8.5) / 500;
     expect($part['kcal']['low'])->toEqualWithDelta(500 * $each, 0.01)->and($part['kcal']['high'])->toEqualWithDelta(600 * $each, 0.01)->and($part['keptGrams']['low'])->toEqualWithDelta(350, 0.01)->and($part['keptGrams']['high'])->toEqualWithDelta(450, 0.01);
 });

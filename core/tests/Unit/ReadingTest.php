@@ -142,7 +142,7 @@ it('makes a line of each food of a told sentence', function (string $told, array
 })->with([
     ['Take 2 cups oat flour, raisins and honey.', ['oat-flour', 'raisin', 'honey']],
     ['Take 2 cups oat flour, raisins & honey', ['oat-flour', 'raisin', 'honey']],
-    ['I take one cup of oat flour with peanut butter and two eggs, then a pinch of salt', ['oat-flour', 'egg', 'salt']],
+    ['I take one cup of oat flour with peanut butter and two eggs, then a pinch of salt', ['oat-flour', 'peanut-butter', 'egg', 'salt']],
     ['Mix 2 cups oat flour and 1 cup of pumpkin, then bake.', ['oat-flour', 'pumpkin']],
 ]);
 
@@ -201,7 +201,7 @@ it('takes "for the …" of up to seven words for a heading', function (string $h
 })->with([
     ['For the dough', 2],
     ['For the very best dogs we know', 2],
-    ['For the very best dogs we all know', 3],
+    ['For the very best dogs we all know, and an egg', 3],
     ['For the dough, oat flour', 3],
 ]);
 
@@ -220,13 +220,15 @@ it('finds what a word means when it is a measure as well as a food, beside what 
     ['1 ear corn without onion', 'sweetcorn'],
 ]);
 
-it('reads a negation over four small words, and not over five', function (string $line, bool $told): void {
+it('reads a negation over six small words, and not over seven', function (string $line, bool $told): void {
     expect(in_array('never:allium', found(answer($line)), true))->toBe($told);
 })->with([
     ['1 cup broth without onion', false],
     ['1 cup broth without any onion', false],
     ['1 cup broth without even a trace of onion', false],
-    ['1 cup broth without even the a trace of onion', true],
+    ['1 cup broth without even the a trace of onion', false],
+    ['1 cup broth without ever the a trace of any onion', false],
+    ['1 cup broth without ever even the a trace of any onion', true],
 ]);
 
 it('reads a thousand that is written apart', function (string $amount, float $grams): void {

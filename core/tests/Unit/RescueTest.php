@@ -343,7 +343,9 @@ it('never brings two foods new to a sensitive dog at once', function (): void {
         ['flour', 'meat', 'fish', 'poultry', 'organ', 'egg', 'dairy'],
         static fn (string $group): bool => Asking::food($id)->inGroup($group)
     ) !== [];
-    $new = array_values(array_filter(Catalogue::ids(), $isOne));
+    // what a swap may bring in, not what only follows from other foods
+    $brings = array_fill_keys(array_merge(...array_map(static fn (array $row): array => array_map(static fn (string $one): string => explode('=', $one)[0], explode(';', $row['in'])), table('swaps'))), true);
+    $new = array_values(array_filter(Catalogue::ids(), static fn (string $id): bool => isset($brings[$id]) && $isOne($id)));
     $brought = static fn (array $conditions): array => array_map(
         static fn (array $plan): int => count(array_intersect(array_column(answer($plan['recipeText'])['lines'], 'ingredient'), $new)),
         rescue("200 g whole wheat flour\n150 g ground chicken\n60 g water", [
