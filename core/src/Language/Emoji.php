@@ -17,7 +17,7 @@ final class Emoji
         '🥨' => ' pretzel ', '🥯' => ' bread ', '🥞' => ' pancake ', '🧇' => ' waffle ', '🧀' => ' cheese ', '🍗' => ' chicken ',
         '🥓' => ' bacon ', '🌭' => ' hot dog ', '🍕' => ' pizza ', '🍟' => ' crisps ', '🥚' => ' egg ', '🍳' => ' egg ', '🧈' => ' butter ', '🧂' => ' salt ', '🍤' => ' prawn ',
         '🦐' => ' prawn ', '🦀' => ' crab ', '🦞' => ' prawn ', '🦪' => ' oyster ', '🦑' => ' squid ', '🐟' => ' fish ', '🍣' => ' raw fish ', '🍿' => ' popcorn ', '🍚' => ' rice ',
-        '🍝' => ' pasta ', '🍠' => ' sweet potato ', '🍦' => ' ice cream ', '🍨' => ' ice cream ', '🍩' => ' doughnut ', 
+        '🍝' => ' pasta ', '🍠' => ' sweet potato ', '🍦' => ' ice cream ', '🍨' => ' ice cream ', '🍩' => ' doughnut ',
         '🍫' => ' chocolate ', '🍬' => ' candy ', '🍭' => ' candy ', '🍮' => ' pudding ', '🍯' => ' honey ', '🥛' => ' milk ',
         '☕' => ' coffee ', '🫖' => ' tea ', '🍵' => ' tea ', '🍶' => ' sake ', '🍾' => ' champagne ', '🍷' => ' wine ', '🍸' => ' spirits ', '🍹' => ' spirits ', '🍺' => ' beer ', '🍻' => ' beer ',
         '🥂' => ' champagne ', '🥃' => ' whisky ', '🥤' => ' cola ', '🧃' => ' juice ', '🧊' => ' ice cube ',

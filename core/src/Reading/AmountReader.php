@@ -31,7 +31,6 @@ final class AmountReader
     /** Before a number of pieces that something is made into. */
     private const MADE_INTO = ['into' => true, 'makes' => true, 'make' => true, 'yields' => true, 'serves' => true, 'feeds' => true, 'yield' => true];
 
-
     private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm', 'packed', 'firmly', 'loosely', 'lightly', 'well', 'tightly', 'slightly', 'measuring', 'single', 'organic'];
 
     private const NOT_FOOD = ['minute', 'min', 'hour', 'hr', 'second', 'sec', 'day', 'week', 'month', 'degree', 'deg', 'f', 'mm', 'cm', 'inch', 'in', 'serving', 'portion', 'time', 'treat', 'biscuit', 'cookie', 'dog', 'people', 'gas', 'mark', 'batch', 'part', 'layer', 'tray', 'ball', 'round', 'rectangle', 'square', 'strip', 'circle', 'thick', 'thickness', 'wide', 'long', 'kcal', 'calorie', 'cal',
@@ -187,6 +186,7 @@ final class AmountReader
         if ($k > $part[1] && (($this->tokens[$k] ?? null)?->is('a', 'an', 'one') === true)) {
             return [$quantity, $j];
         }
+
         // "2 cups and half a" is another amount; "a cup and a half of", "a cup and a half, sifted" is this one
         return $this->tokens[$j + 1]->is('half', 'quarter') && $k === $part[1] && ($this->tokens[$k] ?? null)?->kind === Token::WORD ? [$quantity, $j]
             : [$quantity->plus(Range::exact($part[0])), $part[1]];

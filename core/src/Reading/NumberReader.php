@@ -56,8 +56,11 @@ final class NumberReader
     public function at(int $i): ?array
     {
         $token = $this->tokens[$i] ?? null;
-        if ($token === null || $token->kind === Token::ODD || ($token->kind === Token::WORD && ! $this->mayOpen($token))) {
+        if ($token === null || $token->kind === Token::ODD || ($token->kind !== Token::NUMBER && ! $this->mayOpen($token))) {
             return null;
+        }
+        if ($token->kind === Token::NUMBER) {
+            return $this->range($i);
         }
         [$near, $i] = $this->nearness($i);
         $number = $this->vague($i) ?? $this->between($i) ?? $this->range($i);

@@ -90,13 +90,14 @@ final readonly class Words
      */
     private static function withoutUnits(array $mentions, array $amounts): array
     {
+        $squeezed = array_filter($amounts, static fn (Amount $amount): bool => $amount->unit === 'juice-of' || $amount->unit === 'zest-of');
         foreach ($mentions as $index => $mention) {
             $next = $mentions[$index + 1] ?? null;
             if ($mention->ingredient === 'clove' && $next !== null && str_starts_with($next->ingredient, 'garlic') && $next->from <= $mention->to + 1) {
                 unset($mentions[$index]);
             }
-            foreach ($amounts as $amount) {
-                if ($mention->from >= $amount->from && $mention->to <= $amount->to && in_array($amount->unit, ['juice-of', 'zest-of'], true) && $mention->ingredient !== 'citrus-peel') {
+            foreach ($squeezed as $amount) {
+                if ($mention->from >= $amount->from && $mention->to <= $amount->to && $mention->ingredient !== 'citrus-peel') {
                     unset($mentions[$index]);
                 }
             }

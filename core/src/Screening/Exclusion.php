@@ -8,8 +8,8 @@ use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Data\Sources;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Pantry\Ingredient;
-use MildBowl\Core\Values\Level;
 use MildBowl\Core\Reading\Said;
+use MildBowl\Core\Values\Level;
 
 /**
  * A row of exclusions.csv (foods that a condition keeps out) or of cross.csv (foods that are near what a dog reacts to).
@@ -28,7 +28,6 @@ final readonly class Exclusion
 
     /**
      * What the first row of a condition that keeps a food out says of it; null where none does.
-     *
      */
     public static function byCondition(string $condition, Ingredient $food, Dog $dog, Said $said): ?Finding
     {
@@ -43,7 +42,6 @@ final readonly class Exclusion
 
     /**
      * What the first row of an allergy that a food is near to says of it; null where none does.
-     *
      */
     public static function byAllergy(string $allergy, Ingredient $food, Dog $dog, Said $said): ?Finding
     {

@@ -9,8 +9,8 @@ use MildBowl\Core\Data\Sources;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Pantry\Lexicon;
-use MildBowl\Core\Values\Level;
 use MildBowl\Core\Reading\Said;
+use MildBowl\Core\Values\Level;
 
 /**
  * A row of rules.csv. It fires when the food is in one of its groups, the line says one of its words (if it has any) and none of its

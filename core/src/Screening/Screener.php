@@ -9,9 +9,9 @@ use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Reading\ReadStep;
+use MildBowl\Core\Reading\Said;
 use MildBowl\Core\Values\Level;
 use MildBowl\Core\Values\Range;
-use MildBowl\Core\Reading\Said;
 
 /** Says what there is to say about a line, a step or a label, for every dog at the table. */
 final readonly class Screener

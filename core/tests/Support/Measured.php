@@ -7,13 +7,16 @@ namespace MildBowl\Core\Tests\Support;
 /** One of the sets that were written before the reader, and how much of it comes out right. */
 final readonly class Measured
 {
-    public const SETS = ['stops', 'ordinary', 'weighed'];
+    public const SETS = ['stops', 'ordinary', 'weighed', 'narrations'];
 
     /** @param  list<string>  $misses  each with what came out instead */
     private function __construct(public int $right, public int $of, public array $misses) {}
 
     public static function of(string $set): self
     {
+        if ($set === 'narrations') {
+            return self::narrations();
+        }
         $misses = [];
         $cases = Cases::cells("$set.txt");
         foreach ($cases as $cells) {
@@ -29,6 +32,20 @@ final readonly class Measured
         }
 
         return new self(count($cases) - count($misses), count($cases), $misses);
+    }
+
+    private static function narrations(): self
+    {
+        $misses = [];
+        $all = Narration::all();
+        foreach ($all as $one) {
+            $wrong = $one->wrongs(Asking::of('read', ['version' => 1, 'content' => $one->talk])['recipes']);
+            if ($wrong !== []) {
+                $misses[] = "{$one->name}: ".implode('; ', $wrong);
+            }
+        }
+
+        return new self(count($all) - count($misses), count($all), $misses);
     }
 
     /** What is wrong when a line that must stop does not. */

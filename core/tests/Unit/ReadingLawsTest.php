@@ -7,7 +7,6 @@ declare(strict_types=1);
  * together by chance from amounts and foods of every kind.
  */
 
-use MildBowl\Core\Tests\Support\Asking;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

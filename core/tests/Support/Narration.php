@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Tests\Support;
+
+/** A talk of cases/narrations, and the sheets that a listener would have written: plain lines, whose foods and grams are what must come out. */
+final readonly class Narration
+{
+    /** @param  list<array{title: string, lines: list<string>, bake: ?string, warned: list<string>}>  $sheets */
+    private function __construct(public string $name, public string $talk, public array $sheets) {}
+
+    /** @return list<self> */
+    public static function all(): array
+    {
+        $files = glob(__DIR__.'/../cases/narrations/*.txt') ?: [];
+
+        return array_map(self::of(...), $files);
+    }
+
+    private static function of(string $file): self
+    {
+        [$talk, $written] = explode("\n=====\n", (string) file_get_contents($file), 2);
+        $sheets = [];
+        foreach (explode("\n---\n", trim($written)) as $part) {
+            $sheet = ['title' => '', 'lines' => [], 'bake' => null, 'warned' => []];
+            foreach (explode("\n", $part) as $row) {
+                match (true) {
+                    str_starts_with($row, '# ') => $sheet['title'] = substr($row, 2),
+                    str_starts_with($row, 'bake ') => $sheet['bake'] = substr($row, 5),
+                    str_starts_with($row, 'warn ') => $sheet['warned'] = explode(' ', substr($row, 5)),
+                    default => $sheet['lines'][] = $row,
+                };
+            }
+            $sheets[] = $sheet;
+        }
+
+        return new self(basename($file, '.txt'), $talk, $sheets);
+    }
+
+    /**
+     * What is wrong with the sheets that came out: their number, a food too many or too few, an amount off by more than a twentieth.
+     *
+     * @param  list<array<string, mixed>>  $recipes  of the answer of `read`
+     * @return list<string>
+     */
+    public function wrongs(array $recipes): array
+    {
+        if (count($recipes) !== count($this->sheets)) {
+            return [count($recipes).' sheets, not '.count($this->sheets)];
+        }
+        $wrong = [];
+        foreach ($this->sheets as $n => $sheet) {
+            $wanted = self::foods($sheet['lines']);
+            $read = $recipes[$n];
+            $came = self::foods(explode("\n", is_string($read['text'] ?? null) ? $read['text'] : ''));
+            foreach ($wanted as $food => $grams) {
+                if (! array_key_exists($food, $came)) {
+                    $wrong[] = "{$sheet['title']}: no $food";
+                } elseif (($grams === null) !== ($came[$food] === null) || ($grams !== null && abs($came[$food] - $grams) > max(1.0, 0.05 * $grams))) {
+                    $wrong[] = "{$sheet['title']}: $food ".($came[$food] ?? 'unsaid').', not '.($grams ?? 'unsaid');
+                }
+            }
+            foreach (array_diff_key($came, $wanted) as $food => $_) {
+                $wrong[] = "{$sheet['title']}: $food was not said";
+            }
+        }
+
+        return $wrong;
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @return array<string, ?float> grams by food; null where no amount was said
+     */
+    private static function foods(array $lines): array
+    {
+        $foods = [];
+        $text = implode("\n", array_map(static fn (string $line): string => ltrim($line, '? '), $lines));
+        foreach (trim($text) === '' ? [] : Asking::of('formulate', ['version' => 1, 'recipe' => ['text' => $text]])['lines'] as $line) {
+            $food = $line['ingredient'] ?? '? '.$line['text'];
+            $grams = $line['grams']['best'] ?? null;
+            $foods[$food] = isset($foods[$food]) ? $foods[$food] + ($grams ?? 0.0) : $grams;
+        }
+
+        return $foods;
+    }
+}
