@@ -10,12 +10,13 @@ final readonly class Clipped
     /**
      * @param  list<Clipping>  $recipes
      * @param  list<string>  $notUnderstood
+     * @param  list<array{said: string, span: array{int, int}}>  $setAside  talk that is no recipe
      */
-    public function __construct(public array $recipes, public array $notUnderstood) {}
+    public function __construct(public array $recipes, public array $notUnderstood, public array $setAside = []) {}
 
     /** @param  callable(string, string): list<Doubt>  $of */
     public function withDoubts(callable $of): self
     {
-        return new self(array_map(static fn (Clipping $one): Clipping => $one->withDoubts($of($one->text, $one->steps)), $this->recipes), $this->notUnderstood);
+        return new self(array_map(static fn (Clipping $one): Clipping => $one->withDoubts($of($one->text, $one->steps)), $this->recipes), $this->notUnderstood, $this->setAside);
     }
 }

@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Clipping;
 
+use MildBowl\Core\Hearing\HeardRecipe;
+
 /** One recipe from outside, with its list and its method fit to be read as ours. */
 final readonly class Clipping
 {
-    /** @param  ?list<Doubt>  $doubts  null where nobody asked */
+    /**
+     * @param  ?list<Doubt>  $doubts  null where nobody asked
+     * @param  ?HeardRecipe  $heard  what a talk told, line by line; null for what was written
+     */
     public function __construct(
         public string $title,
         public string $text,
@@ -17,11 +22,17 @@ final readonly class Clipping
         public ?float $bakeMinutes = null,
         public ?string $source = null,
         public ?array $doubts = null,
+        public ?HeardRecipe $heard = null,
     ) {}
+
+    public function with(string $text, string $steps): self
+    {
+        return new self($this->title, $text, $steps, $this->yield, $this->prepMinutes, $this->bakeMinutes, $this->source, $this->doubts, $this->heard);
+    }
 
     /** @param  list<Doubt>  $doubts */
     public function withDoubts(array $doubts): self
     {
-        return new self($this->title, $this->text, $this->steps, $this->yield, $this->prepMinutes, $this->bakeMinutes, $this->source, $doubts);
+        return new self($this->title, $this->text, $this->steps, $this->yield, $this->prepMinutes, $this->bakeMinutes, $this->source, $doubts, $this->heard);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Clipping;
 
+use MildBowl\Core\Hearing\HeardRecipe;
+use MildBowl\Core\Hearing\Spoken;
 use MildBowl\Core\Judging\Question;
 use MildBowl\Core\Reading\RecipeReader;
 
@@ -21,7 +23,7 @@ final class ClippingReader
         $clipped = match ($kind) {
             'json-ld' => JsonLd::read($content),
             'html' => self::page($content, $reader),
-            default => (new Notes($reader))->read($content),
+            default => Spoken::isTold($content) ? self::told($content, $reader) : (new Notes($reader))->read($content),
         };
 
         return self::fit($clipped);
@@ -37,6 +39,15 @@ final class ClippingReader
             preg_match('/<(p|li|ul|h[1-3]|div|br|script)\b[^>]{0,200}>/i', $start) === 1 => 'html',
             default => 'markdown',
         };
+    }
+
+    private static function told(string $content, RecipeReader $reader): Clipped
+    {
+        [$recipes, $aside] = (new Spoken($reader))->read($content);
+
+        return new Clipped(array_map(static fn (HeardRecipe $one): Clipping => new Clipping(
+            $one->title, implode("\n", array_column($one->lines, 'text')), implode("\n", $one->steps), null, null, $one->baking->minutes?->high, heard: $one,
+        ), $recipes), [], $aside);
     }
 
     private static function page(string $html, RecipeReader $reader): Clipped
@@ -67,14 +78,14 @@ final class ClippingReader
 
                 continue;
             }
-            $recipes[] = new Clipping($one->title, self::cut($one->text, $one->title, $notUnderstood), self::cut($one->steps, $one->title, $notUnderstood), $one->yield, $one->prepMinutes, $one->bakeMinutes, $one->source);
+            $recipes[] = $one->with(self::cut($one->text, $one->title, $notUnderstood), self::cut($one->steps, $one->title, $notUnderstood));
         }
 
         if ($recipes === [] && $notUnderstood === []) {
             $notUnderstood[] = 'No recipe was found in it.';
         }
 
-        return new Clipped($recipes, array_map(static fn (string $text): string => mb_substr($text, 0, 300), array_slice($notUnderstood, 0, 200)));
+        return new Clipped($recipes, array_map(static fn (string $text): string => mb_substr($text, 0, 300), array_slice($notUnderstood, 0, 200)), $clipped->setAside);
     }
 
     /** @param  list<string>  $notUnderstood */

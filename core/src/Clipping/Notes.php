@@ -17,9 +17,12 @@ final readonly class Notes
 
     private const LIST = '/^(the\s+)?(ingredients?|you(\'|’)?(ll| will)? need|what you(\'|’)?(ll| will)? need|for the list)\b.{0,30}$/iu';
 
-    private const METHOD = '/^(the\s+)?(method|directions?|instructions?|steps|preparation|how to make\b.{0,20}|what to do|procedure)\s*:?$/iu';
+    private const METHOD = '/^(the\s+)?(method|directions?|instructions?|steps|preparation|how to(?: make\b.{0,20})?|what to do|procedure)\s*:?$/iu';
 
     private const ASIDE = '/^(notes?|tips?|storage|storing|nutrition( facts| information)?|comments?|equipment|about|reviews?|video|related|you may also like|faq|newsletter|share|print|rating)\b.{0,40}$/iu';
+
+    /** Tags and calls to the audience: nothing of a recipe. */
+    private const NOT_OF_IT = '/^\s*#\p{L}\w*(?:\s+#|\s*$)|(?:#\p{L}\w+\s*){2,}|^\W*(?:tag|follow|subscribe|like and|save this|share this|link in bio|comment|dm|double tap|advertisement|sponsored|jump to recipe|pin (?:it|this)|print recipe)\b/iu';
 
     private const RULE = '/^\s*([-*_=]\s*){3,}$/';
 
@@ -101,7 +104,7 @@ final readonly class Notes
 
     private static function bare(string $row): string
     {
-        return trim(preg_replace('/^[#>\s]+|[*_`]+|:\s*$/u', '', $row) ?? '', " \t:");
+        return trim(preg_replace('/^[#>\s]+|[*_`]+|:\s*$|^[^\p{L}\p{N}(\[#]+(?=\p{L})|[^\p{L}\p{N})\].!?%]+$/u', '', $row) ?? '', " \t:");
     }
 
     /**
@@ -117,6 +120,11 @@ final readonly class Notes
         foreach ($rows as $row) {
             $bare = self::bare($row);
             if ($bare === '') {
+                continue;
+            }
+            if (preg_match(self::NOT_OF_IT, $row) === 1) {
+                $aside[] = trim($row);
+
                 continue;
             }
             $isHeading = preg_match('/^\s*#{1,6}\s/', $row) === 1 || preg_match('/^\s*\*\*.+\*\*:?\s*$/', $row) === 1;

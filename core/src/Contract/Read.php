@@ -6,6 +6,7 @@ namespace MildBowl\Core\Contract;
 
 use MildBowl\Core\Clipping\Clipping;
 use MildBowl\Core\Clipping\ClippingReader;
+use MildBowl\Core\Hearing\HeardRecipe;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\ReadQuestion;
 
@@ -35,7 +36,8 @@ final readonly class Read implements Answers
             $shipped, $node->required('content', 'The content')->filled(ReadQuestion::LONGEST), $node->get('kind')?->choice(ClippingReader::KINDS) ?? 'auto', $explain,
         ))->answer();
 
-        return ['version' => 1, 'recipes' => array_map(self::recipe(...), $clipped->recipes), 'notUnderstood' => $clipped->notUnderstood];
+        return ['version' => 1, 'recipes' => array_map(self::recipe(...), $clipped->recipes), 'notUnderstood' => $clipped->notUnderstood]
+            + ($clipped->setAside === [] ? [] : ['setAside' => $clipped->setAside]);
     }
 
     /** @return array<string, mixed> */
@@ -44,6 +46,18 @@ final readonly class Read implements Answers
         return [
             'title' => $one->title, 'text' => $one->text, 'steps' => $one->steps, 'yield' => $one->yield,
             'times' => ['prepMinutes' => $one->prepMinutes, 'bakeMinutes' => $one->bakeMinutes], 'source' => $one->source,
-        ] + ($one->doubts === null ? [] : ['doubts' => array_map(Presenter::object(...), $one->doubts)]);
+        ] + ($one->heard === null ? [] : self::heard($one->heard)) + ($one->doubts === null ? [] : ['doubts' => array_map(Presenter::object(...), $one->doubts)]);
+    }
+
+    /** @return array<string, mixed> what only a talk has: the words of each line, what is not sure, what was warned of, and the heat */
+    private static function heard(HeardRecipe $heard): array
+    {
+        return [
+            'lines' => $heard->lines, 'questions' => $heard->questions, 'warnings' => $heard->warnings,
+            'bake' => [
+                'celsius' => $heard->baking->celsius, 'minutes' => $heard->baking->minutes === null ? null : Presenter::range($heard->baking->minutes),
+                'texture' => $heard->baking->texture, 'thicknessMm' => $heard->baking->thicknessMm, 'sizeMm' => $heard->baking->sizeMm, 'shape' => $heard->baking->shape,
+            ],
+        ];
     }
 }

@@ -31,7 +31,7 @@ final class AmountReader
     /** Before a number of pieces that something is made into. */
     private const MADE_INTO = ['into' => true, 'makes' => true, 'make' => true, 'yields' => true, 'serves' => true, 'feeds' => true, 'yield' => true];
 
-    private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm', 'packed', 'firmly', 'loosely', 'lightly', 'well', 'tightly', 'slightly', 'measuring', 'single', 'organic'];
+    private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm', 'packed', 'firmly', 'loosely', 'lightly', 'well', 'tightly', 'slightly', 'measuring', 'single', 'organic', 'wee', 'tiny', 'teeny', 'generous', 'hefty', 'tidy', 'proper'];
 
     private const NOT_FOOD = ['minute', 'min', 'hour', 'hr', 'second', 'sec', 'day', 'week', 'month', 'degree', 'deg', 'f', 'mm', 'cm', 'inch', 'in', 'serving', 'portion', 'time', 'treat', 'biscuit', 'cookie', 'dog', 'people', 'gas', 'mark', 'batch', 'part', 'layer', 'tray', 'ball', 'round', 'rectangle', 'square', 'strip', 'circle', 'thick', 'thickness', 'wide', 'long', 'kcal', 'calorie', 'cal',
         'cutter', 'bowl', 'mould', 'mold', 'oven', 'fan', 'celsius', 'fahrenheit', 'shelf', 'rack', 'pan', 'percent', 'year', 'kid', 'child', 'friend', 'step', 'recipe', 'disc', 'row', 'bite', 'mouthful', 'half', 'lot', 'kind', 'sort', 'way', 'thing', 'go', 'pup', 'puppy'];
@@ -41,12 +41,12 @@ final class AmountReader
 
     private NumberReader $numbers;
 
-    /** @var array<int, true> */
+    /** @var array<int, bool> */
     private array $taken;
 
     /**
      * @param  list<Token>  $tokens
-     * @param  array<int, true>  $taken  tokens that belong to a food's own name ("2% milk", "5-HTP")
+     * @param  array<int, bool>  $taken  tokens that belong to a food's own name ("2% milk", "5-HTP"), or to a set phrase (false)
      * @return list<Amount>
      */
     public static function read(array $tokens, array $taken): array
@@ -263,7 +263,7 @@ final class AmountReader
             return new Amount($number[0] ?? Range::exact(1), $token->text.'-of', null, $i, $number[1] ?? $i + 2);
         }
         $measure = isset($this->taken[$i]) ? null : Unit::measureNamed($token->stem);
-        if ($measure === null || $token->is('bit', 'little', 'drop', 'scoop', 'trace', 'stick', 'clove', 'shake', 'spoon', 'drizzle', 'pat', 'lump', 'dash', 'splash') && ($this->tokens[$i + 1] ?? null)?->is('of') !== true) {
+        if ($measure === null || $token->is('bit', 'little', 'drop', 'scoop', 'trace', 'stick', 'clove', 'shake', 'spoon', 'drizzle', 'pat', 'lump', 'dash', 'splash', 'squeeze', 'touch', 'shot', 'glass', 'mug') && ($this->tokens[$i + 1] ?? null)?->is('of') !== true) {
             return null;
         }
 
@@ -308,7 +308,7 @@ final class AmountReader
         if ($word !== null && ! isset($this->taken[$k]) && isset(self::COUNTED[$word->stem])) {
             $unit = self::COUNTED[$word->stem];
             $to = $this->skipOf($k + 1);
-            $contents = $unit === 'tin' || $unit === 'packet' ? $this->parenthesised($k + 1) : null;
+            $contents = $unit === 'tin' || $unit === 'packet' ? $this->parenthesised($k + 1) ?? ($to > $k + 1 ? $this->measured($to) : null) : null;
             if ($contents !== null) {
                 $to = $contents->to;
             }

@@ -12,6 +12,8 @@ use MildBowl\Core\Pantry\Catalogue;
 /**
  * Cuts a line into clauses of one food each, so that every amount belongs to one food and no food hides behind another. Nothing is left
  * out between the clauses but the marks and words that join them. An amount without a food is a clause of its own.
+ *
+ * @phpstan-type Group array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}
  */
 final class Clauses
 {
@@ -66,7 +68,7 @@ final class Clauses
         /** @var list<Amount|Mention> $elements */
         $elements = [...$this->words->amounts, ...$this->words->kept(), ...$this->nameless()];
         usort($elements, static fn (Amount|Mention $one, Amount|Mention $two): int => [$one->from, $one->to] <=> [$two->from, $two->to]);
-        /** @var list<array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}> $groups */
+        /** @var list<Group> $groups */
         $groups = [];
         $group = ['from' => 0, 'foods' => [], 'amounts' => [], 'shared' => []];
         $end = 0;
@@ -95,8 +97,7 @@ final class Clauses
             // "carob only: 1 tbsp carob powder": named first, measured after
             [$one, $two] = [$groups[$n], $groups[$n + 1]];
             if ($one['amounts'] === [] && $one['shared'] === [] && count($one['foods']) === 1 && $two['foods'] !== [] && $two['amounts'] !== [] && $this->isSaidAgain($one['foods'][0], $two['foods'][0])) {
-                $groups[$n + 1]['from'] = $one['from'];
-                array_splice($groups, $n, 1);
+                array_splice($groups, $n, 2, [['from' => $one['from']] + $two]);
             }
         }
         $clauses = [];
@@ -111,7 +112,7 @@ final class Clauses
     /**
      * "honey and oil, 2 tbsp each": the amount is of those before it too.
      *
-     * @param  list<array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}>  $groups
+     * @param  list<Group>  $groups
      */
     private static function shareBack(array &$groups, Amount $amount): void
     {
@@ -120,7 +121,7 @@ final class Clauses
         }
     }
 
-    /** @param  array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}  $group */
+    /** @param  Group  $group */
     private function amountOpens(Amount $amount, array $group, ?Mention $next, int $end): bool
     {
         $food = $group['foods'][0] ?? null;
@@ -201,14 +202,14 @@ final class Clauses
         return false;
     }
 
-    /** @param  array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}  $group */
+    /** @param  Group  $group */
     private function foodOpens(Mention $mention, array $group, int $end, Amount|Mention|null $next): bool
     {
         $food = $group['foods'][0] ?? null;
         if ($food === null || $mention->alternative) {
             return false;
         }
-        $last = $group['foods'][array_key_last($group['foods'])];
+        $last = $group['foods'][count($group['foods']) - 1];
         if ($last->within || $last->to >= $mention->from || $this->depth[$mention->from] > $this->depth[$food->from]) {
             return false;
         }
@@ -266,7 +267,7 @@ final class Clauses
     /**
      * A cup of peas and carrots: kin that share one amount.
      *
-     * @param  array{from: int, foods: list<Mention>, amounts: list<Amount>, shared: list<Amount>}  $group
+     * @param  Group  $group
      */
     private function isMixed(array $group, Mention $mention, int $end, Amount|Mention|null $next): bool
     {

@@ -73,7 +73,7 @@ final class MentionFinder
     private static function longest(array $tokens, int $i, int $count, Lexicon $lexicon): array
     {
         $token = $tokens[$i];
-        $found = $lexicon->phrases['!'.$token->text] ?? null;
+        $found = $lexicon->phrases['!'.$token->text] ?? ($token->raw === $token->text || strlen($token->raw) === strlen($token->text) ? null : $lexicon->phrases['!'.mb_strtolower($token->raw)] ?? null);
         $end = $found === null ? $i : $i + 1;
         $most = $lexicon->first[$token->stem] ?? 0;
         $own = ! $lexicon->isShipped();

@@ -17,7 +17,7 @@ final class Negation
 {
     /** What negates, word by word; true where "and" carries it on too. */
     private const PHRASES = [
-        'no' => false, 'not' => false, 'without' => true, 'never' => false, 'avoid' => true, 'avoiding' => true, 'omit' => true, 'omitting' => true, 'skip' => true, 'skipping' => true,
+        'no' => false, 'nae' => false, 'not' => false, 'without' => true, 'never' => false, 'avoid' => true, 'avoiding' => true, 'omit' => true, 'omitting' => true, 'skip' => true, 'skipping' => true,
         'minus' => false, 'dont' => false, 'doesnt' => false, 'didnt' => false, 'wont' => false, 'wouldnt' => false, 'shouldnt' => false, 'mustnt' => false, 'cannot' => false, 'cant' => false,
         'havent' => false, 'hasnt' => false, 'isnt' => false, 'arent' => false, 'neither' => false, 'nor' => false, 'exclude' => true, 'excluding' => true, 'excludes' => true, 'non' => false,
         'zero' => false, 'except' => false, 'beware' => false, 'unlike' => false, 'ditch' => true, 'refuse' => true, 'replaces' => true, 'replacing' => true,
@@ -29,7 +29,7 @@ final class Negation
 
     /** Most words of a negation that begins with this one. */
     private const FIRST = [
-        'no' => 3, 'not' => 1, 'without' => 1, 'never' => 1, 'avoid' => 1, 'avoiding' => 1, 'omit' => 1, 'omitting' => 1, 'skip' => 1, 'skipping' => 1,
+        'no' => 3, 'nae' => 1, 'not' => 1, 'without' => 1, 'never' => 1, 'avoid' => 1, 'avoiding' => 1, 'omit' => 1, 'omitting' => 1, 'skip' => 1, 'skipping' => 1,
         'minus' => 1, 'dont' => 1, 'doesnt' => 1, 'didnt' => 1, 'wont' => 1, 'wouldnt' => 1, 'shouldnt' => 1, 'mustnt' => 1, 'cannot' => 1, 'cant' => 1,
         'havent' => 1, 'hasnt' => 1, 'isnt' => 1, 'arent' => 1, 'neither' => 1, 'nor' => 1, 'exclude' => 1, 'excluding' => 1, 'excludes' => 1,
         'non' => 1, 'zero' => 1, 'except' => 1, 'beware' => 1, 'unlike' => 1, 'ditch' => 1, 'refuse' => 1, 'replaces' => 1, 'replacing' => 1,

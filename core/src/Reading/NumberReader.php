@@ -11,7 +11,7 @@ use MildBowl\Core\Values\Range;
 final class NumberReader
 {
     private const WORDS = [
-        'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
+        'one' => 1, 'two' => 2, 'twa' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
         'eleven' => 11, 'twelve' => 12, 'thirteen' => 13, 'fourteen' => 14, 'fifteen' => 15, 'sixteen' => 16, 'seventeen' => 17, 'eighteen' => 18, 'nineteen' => 19,
         'twenty' => 20, 'thirty' => 30, 'forty' => 40, 'fifty' => 50, 'sixty' => 60, 'seventy' => 70, 'eighty' => 80, 'ninety' => 90, 'hundred' => 100,
     ];
@@ -222,10 +222,10 @@ final class NumberReader
         if ($next === 100) {
             return $this->hundreds($value, $i + 2);
         }
-        if ($value >= 20 && $value <= 90 && $next < 10) {
+        if ($value >= 20 && $next < 10) {
             return [$value + $next, $i + 2];
         }
-        if ($value < 10 && $next >= 20 && $next % 10 === 0) {
+        if ($value < 10 && $next >= 20) {
             [$tens, $after] = $this->inWords($i + 1);
 
             return [100 * $value + $tens, $after];

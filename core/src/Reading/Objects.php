@@ -22,7 +22,7 @@ final readonly class Objects
     /** What stands behind the "with" of these goes in. */
     private const WITH = [
         'top', 'brush', 'sprinkle', 'dust', 'coat', 'fill', 'serve', 'decorate', 'garnish', 'finish', 'drizzle', 'stuff', 'spread', 'glaze', 'cover', 'mix', 'blend', 'combine', 'stir', 'rub', 'season',
-        'flavour', 'flavor', 'sweeten', 'thicken', 'bind', 'layer', 'smother', 'soak', 'baste', 'moisten', 'wet', 'thin', 'spray', 'grease', 'paint', 'sandwich', 'ice', 'frost', 'bake', 'eat', 'enrich',
+        'flavour', 'flavor', 'sweeten', 'thicken', 'bind', 'layer', 'smother', 'soak', 'baste', 'moisten', 'wet', 'thin', 'spray', 'grease', 'paint', 'sandwich', 'mash', 'ice', 'frost', 'bake', 'eat', 'enrich',
     ];
 
     /** What stands behind the "in" of these stays with it. */
@@ -39,7 +39,7 @@ final readonly class Objects
     ];
 
     /**
-     * @param  array<int, true>  $at  tokens of foods that are an object
+     * @param  array<int, bool>  $at  tokens of foods that are an object: put in (true), or only worked on
      * @param  list<string>  $unread  words among the objects that nobody knows
      */
     private function __construct(public array $at, public array $unread) {}
@@ -59,7 +59,7 @@ final readonly class Objects
         $walk = static function (int $i, bool $isStrict) use ($tokens, $starts, $taken, &$at, &$unread): void {
             foreach (self::walk($tokens, $starts, $taken, $i) as $k => $isFood) {
                 if ($isFood) {
-                    $at[$k] = true;
+                    $at[$k] = $isStrict || ($at[$k] ?? false);
                 } elseif ($isStrict) {
                     $unread[$k] = $tokens[$k]->raw;
                 }

@@ -48,6 +48,26 @@ final readonly class Words
     }
 
     /**
+     * The same line, in which some foods are none.
+     *
+     * @param  callable(Mention): bool  $isNone
+     */
+    public function without(callable $isNone): self
+    {
+        $mentions = $negated = [];
+        foreach ($this->mentions as $index => $mention) {
+            if (! $isNone($mention)) {
+                if (isset($this->negated[$index])) {
+                    $negated[count($mentions)] = true;
+                }
+                $mentions[] = $mention;
+            }
+        }
+
+        return count($mentions) === count($this->mentions) ? $this : new self($this->text, $this->clean, $this->tokens, $mentions, $this->taken, $negated, $this->amounts);
+    }
+
+    /**
      * A part of the line, read as it was read in the whole.
      *
      * @param  int  $from  index of its first token

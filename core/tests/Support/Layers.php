@@ -24,6 +24,7 @@ final class Layers
             'Judging',
             'Swaps',
             'Sizes',
+            'Hearing',
             'Clipping',
             'Telling',
         ],

@@ -70,6 +70,31 @@ final readonly class Narration
     }
 
     /**
+     * What is wrong with the heat, the time and the thickness that were heard.
+     *
+     * @param  list<array<string, mixed>>  $recipes
+     * @return list<string>
+     */
+    public function wrongBaking(array $recipes): array
+    {
+        $wrong = [];
+        foreach ($this->sheets as $n => $sheet) {
+            /** @var array{celsius: ?float, minutes: ?array{low: float, high: float}, texture: ?string, thicknessMm: ?float} $bake */
+            $bake = $recipes[$n]['bake'] ?? ['celsius' => null, 'minutes' => null, 'texture' => null, 'thicknessMm' => null];
+            preg_match('/(\d+) C/', (string) $sheet['bake'], $celsius);
+            preg_match('/(\d+)(?:-(\d+))? min/', (string) $sheet['bake'], $minutes);
+            preg_match('/(\d+) mm/', (string) $sheet['bake'], $mm);
+            preg_match('/^(frozen|none)$/', (string) $sheet['bake'], $texture);
+            if (($celsius[1] ?? null) != $bake['celsius'] || ($mm !== [] && abs((float) $mm[1] - (float) $bake['thicknessMm']) > 0.6) || ($texture[1] ?? null) !== ($celsius === [] ? $bake['texture'] : null)
+                || ($minutes !== [] && (abs((float) $minutes[1] - ($bake['minutes']['low'] ?? 0)) > 0.11 * (float) $minutes[1] || abs((float) ($minutes[2] ?? $minutes[1]) - ($bake['minutes']['high'] ?? 0)) > 0.11 * (float) $minutes[1]))) {
+                $wrong[] = "{$this->name} {$sheet['title']}: ".json_encode($bake).", not {$sheet['bake']}";
+            }
+        }
+
+        return $wrong;
+    }
+
+    /**
      * @param  list<string>  $lines
      * @return array<string, ?float> grams by food; null where no amount was said
      */

@@ -1167,6 +1167,10 @@ export interface ReadAnswer {
     version: 1
     recipes: Clipping[]
     notUnderstood: string[]
+    /**
+     * talk that is no recipe, kept
+     */
+    setAside?: SetAside[]
 }
 
 export interface Clipping {
@@ -1180,6 +1184,85 @@ export interface Clipping {
     }
     source: string | null
     doubts?: Doubt[]
+    /**
+     * only of a talk: each line of the list with the words it came from
+     */
+    lines?: ToldLine[]
+    questions?: ToldQuestion[]
+    warnings?: ToldWarning[]
+    bake?: ToldBake
+}
+
+export interface ToldLine {
+    text: string
+    said: string
+    /**
+     * first code point of the content as sent, and the one after the last
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: number[]
+    /**
+     * every place it was spoken of
+     */
+    spans: number[][]
+    /**
+     * false for what was corrected, guessed or said without an amount
+     */
+    sure: boolean
+}
+
+export interface ToldQuestion {
+    /**
+     * a food, or minutes
+     */
+    about: string
+    /**
+     * what holds now comes first; empty where no amount was said
+     */
+    options: string[]
+    said: string[]
+    question: string
+}
+
+export interface ToldWarning {
+    ingredient: string
+    name: string
+    said: string
+    /**
+     * first code point of the content as sent, and the one after the last
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: number[]
+}
+
+export interface ToldBake {
+    celsius: number | null
+    minutes: null | ToldMinutes
+    texture: 'jerky' | 'frozen' | 'none' | null
+    thicknessMm: number | null
+    sizeMm: number | null
+    shape: 'round' | 'square' | 'ball' | null
+}
+
+export interface ToldMinutes {
+    low: number
+    best: number
+    high: number
+}
+
+export interface SetAside {
+    said: string
+    /**
+     * first code point of the content as sent, and the one after the last
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: number[]
 }
 
 export interface LabelRequest {

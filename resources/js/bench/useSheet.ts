@@ -3,6 +3,7 @@ import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { markRaw, ref, shallowRef, watch, type InjectionKey, type Ref } from 'vue'
 import { api } from '../api/client'
 import type { Clipping, Recipe } from '../api/types.generated'
+import { cutAsTold } from './cutAsTold'
 import { wordsOf, type KitchenOnPage } from '../kitchen/useKitchen'
 import { Drafts, key, type DraftEntry } from './drafts'
 import { joined, parted } from './paper/document'
@@ -166,7 +167,7 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     /** Lays a recipe from outside on the bench, with nothing kept yet. */
     function layClipping({ title, text, steps, source, times, ...more }: Clipping): void {
         leave()
-        lay(crypto.randomUUID(), { ...blankSheet(), title, text, steps, source, yield: more.yield, prepMinutes: times.prepMinutes, bakeMinutes: times.bakeMinutes }, null, null)
+        lay(crypto.randomUUID(), { ...blankSheet(), ...cutAsTold(more.bake), title, text, steps, source, yield: more.yield, prepMinutes: times.prepMinutes, bakeMinutes: times.bakeMinutes }, null, null)
     }
 
     /** Puts a sheet away from the bench; what is on the shelf stays there. It can be brought back. */

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Clipping, ReadAnswer } from '../api/types.generated'
 import { wordsOf } from '../kitchen/useKitchen'
+import TalkView from './TalkView.vue'
 
 /** Brings recipes in from outside: a saved page, JSON-LD, Markdown or plain text, pasted or dropped. */
 const open = defineModel<boolean>({ required: true })
@@ -20,6 +21,8 @@ watch(open, (is) => {
 }, { immediate: true })
 
 const found = ref<ReadAnswer | null>(null)
+/** Recipes that were told stand beside the talk; what was written down needs no such table. */
+const isTold = computed(() => found.value !== null && found.value.recipes.length > 0 && found.value.recipes.every((one) => (one.lines ?? []).length > 0))
 const problem = ref<string | null>(null)
 const reading = ref(false)
 const over = ref(false)
@@ -64,11 +67,11 @@ function close(): void {
 </script>
 
 <template>
-    <v-dialog v-model="open" max-width="760" scrollable aria-labelledby="clip-title">
+    <v-dialog v-model="open" :max-width="isTold ? 1120 : 760" scrollable aria-labelledby="clip-title">
         <div class="paper clip">
             <h2 id="clip-title">Bring a recipe in</h2>
             <template v-if="found === null">
-                <p>Paste it here, or drop a saved web page, a JSON-LD file, Markdown or plain text. Nothing in it is run, and only words reach the sheet.</p>
+                <p>Paste it here as you have it: a talk, a list, a saved web page, a JSON-LD file, Markdown. Or drop the file. Nothing in it is run, and only words reach the sheet.</p>
                 <label class="plain"><span>The recipe as you have it</span>
                     <textarea v-model="content" rows="10" class="clip__text" :class="{ 'clip__text--over': over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="takeFile($event.dataTransfer?.files[0])" />
                 </label>
@@ -78,7 +81,8 @@ function close(): void {
             </template>
             <template v-else>
                 <p role="status">{{ found.recipes.length === 0 ? 'No recipe was found in it.' : found.recipes.length === 1 ? 'One recipe was found.' : `${found.recipes.length} recipes were found.` }}</p>
-                <ul class="clip__found">
+                <TalkView v-if="isTold" :content="content" :sheets="found.recipes" @take="take" />
+                <ul v-else class="clip__found">
                     <li v-for="(one, index) in found.recipes" :key="index" class="slip">
                         <h3>{{ one.title }}</h3>
                         <p class="slip__text">{{ one.text.split('\n').length }} lines, {{ one.steps === '' ? 'no steps' : `${one.steps.split('\n').length} steps` }}<template v-if="one.yield"> · makes {{ one.yield }}</template><template v-if="one.times.bakeMinutes"> · {{ one.times.bakeMinutes }} minutes in the oven</template><template v-if="one.source"> · {{ one.source }}</template></p>
@@ -89,6 +93,7 @@ function close(): void {
                     </li>
                 </ul>
                 <details v-if="found.notUnderstood.length > 0" class="assumed"><summary>Not understood ({{ found.notUnderstood.length }})</summary><ul><li v-for="one in found.notUnderstood" :key="one">{{ one }}</li></ul></details>
+                <details v-if="(found.setAside ?? []).length > 0" class="assumed"><summary>Set aside ({{ (found.setAside ?? []).length }})</summary><ul><li v-for="(one, n) in found.setAside" :key="n">{{ one.said }}</li></ul></details>
                 <p class="paper__ends">
                     <v-btn @click="found = null">Back</v-btn>
                     <v-btn v-if="found.recipes.length > 1" variant="outlined" @click="emit('keep', found.recipes); close()">Keep all on the shelf</v-btn>

@@ -17,6 +17,16 @@ export function isPage(html: string, plain: string): boolean {
     return SOURCE.test(plain) || (PAGE.test(html) && plain.trim().split('\n').length > 2)
 }
 
+/** A talk, or a whole page of words: it goes the way of "Bring in", as a list does not. */
+export function isTale(plain: string): boolean {
+    const rows = plain.split('\n').map((row) => row.trim()).filter((row) => row !== '')
+    const words = plain.trim().split(/\s+/).length
+    const listed = rows.filter((row) => row.length < 60 && /^(?:[-*•·–▢☐✓]|\d{1,2}[.)]\s|\d|[½¼¾⅓⅔⅛])/.test(row) && !/^[[(]?\d{1,2}:\d{2}/.test(row)).length
+    const isWhole = /^\W*(?:the\s+)?ingredients?\W*$/im.test(plain) && /^\W*(?:the\s+)?(?:method|instructions?|directions?|steps)\W*$/im.test(plain)
+
+    return isWhole || (words >= 60 && words / rows.length >= 6.5 && listed < rows.length / 4)
+}
+
 /** Signs that are no letter are replaced, each by one, so that what is on the sheet can be sent and kept whole. */
 export function wellFormed(text: string): string {
     return text.replace(/\0|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd')
@@ -34,7 +44,12 @@ function taken(data: DataTransfer | null, { bringIn, tell }: Intake): boolean {
 
         return true
     }
-    if (!isPage(html, plain)) return false
+    if (!isPage(html, plain)) {
+        if (!isTale(plain)) return false
+        bringIn(plain)
+
+        return true
+    }
     bringIn(SOURCE.test(plain) ? plain : html)
 
     return true

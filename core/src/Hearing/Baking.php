@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Language\Token;
+use MildBowl\Core\Reading\NumberReader;
+use MildBowl\Core\Values\Range;
+
+/** The heat, the time and the thickness that a talk gives. */
+final class Baking
+{
+    public ?float $celsius = null;
+
+    public ?Range $minutes = null;
+
+    public ?float $thicknessMm = null;
+
+    public ?string $texture = null;
+
+    /** How far across a piece is, and what it is cut or rolled as. */
+    public ?float $sizeMm = null;
+
+    public ?string $shape = null;
+
+    /** @var array<string, string> each time in the oven that was told, and the words */
+    public array $times = [];
+
+    private const LENGTHS = ['mm' => 1.0, 'mil' => 1.0, 'mils' => 1.0, 'millimetre' => 1.0, 'millimeter' => 1.0, 'cm' => 10.0, 'centimetre' => 10.0, 'centimeter' => 10.0, 'inch' => 25.4];
+
+    /** How large things are that balls are likened to, in mm across. */
+    private const LIKE = ['walnut' => 30.0, 'golf ball' => 43.0, 'marble' => 16.0, 'cherry' => 20.0, 'grape' => 20.0, 'hazelnut' => 15.0, 'pea' => 8.0, 'ping pong ball' => 40.0, 'plum' => 50.0, 'blueberry' => 12.0];
+
+    private const SHAPES = ['ball' => 'ball', 'round' => 'round', 'circle' => 'round', 'coin' => 'round', 'disc' => 'round', 'square' => 'square'];
+
+    private const HOT = '/\b(?:bake|baked|baking|oven|ovens|preheat|heat|roast|cook|dry|dried|dehydrate|degrees?|celsius|fahrenheit|moderate)\b/u';
+
+    private const NOT_BAKED = '/\b(?:chill|fridge|rest|rests|freeze|freezer|sit|soak|cool|set|keep|keeps|stand|poach|poached|boil|steam|simmer)\b/u';
+
+    /** @param  list<Sentence>  $sentences */
+    public static function of(array $sentences): self
+    {
+        $heard = new self;
+        $isHot = false;
+        $froze = $rested = false;
+        foreach ($sentences as $sentence) {
+            $said = ' '.implode(' ', array_map(static fn (Token $token): string => $token->text, $sentence->words->tokens)).' ';
+            $said = str_replace([' no baking ', ' no bake ', ' no oven ', ' without baking '], ' unbaked ', $said);
+            $had = $heard->celsius;
+            $heard->temperature($sentence, preg_match(self::HOT, $said) === 1);
+            $isHere = preg_match(self::HOT, $said) === 1 || $heard->celsius !== $had;
+            $goesOn = $isHot && count($sentence->words->tokens) <= 9 && preg_match(self::NOT_BAKED, $said) !== 1;
+            if ($isHere || $goesOn) {
+                $heard->time($sentence);
+            }
+            $isHot = $isHere;
+            if (preg_match('/\b(?:roll|rolled|thick|slice|slices|cut|press|pressed|spread|thin|deep|cutter|across|wide|balls?)\b/u', $said) === 1) {
+                $heard->thickness($sentence);
+            }
+            if ($heard->sizeMm === null && preg_match('/\b(?:size of|big as|large as|like) (?:a |an )?('.implode('|', array_keys(self::LIKE)).')s?\b/u', $said, $found) === 1) {
+                $heard->sizeMm = self::LIKE[$found[1]];
+                $heard->shape ??= 'ball';
+            }
+            $froze = $froze || preg_match('/\bfreez(?:e|es|ing)\b|\b(?:and|then|until|be|it) frozen\b|\bfrozen (?:treats?|pops?|cubes?)\b/u', $said) === 1;
+            $rested = $rested || preg_match('/\b(?:unbaked|fridge|chill|sets?)\b/u', $said) === 1;
+        }
+        $heard->texture = match (true) {
+            $heard->celsius !== null && $heard->celsius <= 95 => 'jerky',
+            $heard->celsius !== null || $heard->minutes !== null => null,
+            $froze => 'frozen',
+            $rested => 'none',
+            default => null,
+        };
+
+        return $heard;
+    }
+
+    private function temperature(Sentence $sentence, bool $isHot): void
+    {
+        $tokens = $sentence->words->tokens;
+        $numbers = new NumberReader($tokens);
+        $hasTime = array_filter($tokens, static fn (Token $one): bool => $one->is('minutes', 'minute', 'hour', 'hours', 'mins', 'min')) !== [];
+        foreach ($tokens as $i => $token) {
+            if ($this->celsius !== null || ($token->kind === Token::WORD && $token->is('about', 'the', 'another'))) {
+                continue;
+            }
+            $number = $numbers->at($i);
+            if ($number === null || $number[0]->best < 70 || $number[0]->best > 550) {
+                continue;
+            }
+            [$range, $k] = $number;
+            $next = $tokens[$k] ?? null;
+            $isNamed = $next?->is('°', 'º', 'degree', 'degrees', 'f', 'c', 'celsius', 'fahrenheit', 'fan') === true;
+            $before = $tokens[$i - 1] ?? null;
+            $isLed = $before?->is('at', 'to', 'oven', 'on', 'is', 's', 'bake', 'degrees', 'ovens', 'up', 'balls', 'buttons') === true || ($isHot && $before !== null) || $i === 0;
+            $isFollowed = $next === null || $next->is('for', ',', '.', 'and', 'until', 'top', 'or') || $numbers->at($k) !== null;
+            $isTimed = $hasTime && $range->best >= 90 && ($before === null || ! $before->is('of', 'and')) && $next?->is('for', ',') === true;
+            if (! $isNamed && ! ($isLed && $isFollowed && ($isHot || $i === 0 || ($before?->is('at') === true && $range->best >= 90))) && ! $isTimed) {
+                continue;
+            }
+            if (array_filter(array_slice($tokens, $k, 5), static fn (Token $one): bool => $one->is('middle', 'centre', 'center', 'core', 'inside')) !== []) {
+                // what it must reach within, not what the oven is at
+                continue;
+            }
+            $unit = '';
+            for ($j = $k; $j < $k + 3 && isset($tokens[$j]); $j++) {
+                $unit = $tokens[$j]->is('f', 'fahrenheit') ? 'f' : ($tokens[$j]->is('c', 'celsius') ? 'c' : $unit);
+            }
+            $isFahrenheit = $unit === 'f' || ($unit === '' && $range->best > 260);
+            $this->celsius = $isFahrenheit ? 5 * round(($range->best - 32) / 1.8 / 5) : $range->best;
+        }
+    }
+
+    private function time(Sentence $sentence): void
+    {
+        $tokens = $sentence->words->tokens;
+        $numbers = new NumberReader($tokens);
+        for ($i = 0; isset($tokens[$i]); $i++) {
+            $number = $numbers->at($i);
+            if ($number === null) {
+                continue;
+            }
+            [$range, $k] = $number;
+            $unit = $tokens[$k] ?? null;
+            $times = $unit?->is('minutes', 'minute', 'min', 'mins') === true ? 1.0 : ($unit?->is('hours', 'hour', 'hr', 'hrs') === true ? 60.0 : null);
+            if ($times === null) {
+                $i = max($i, $k - 1);
+
+                continue;
+            }
+            if (($tokens[$i - 1] ?? null)?->is('another', 'rest', 'chill') === true || $tokens[$i]->is('another')) {
+                $i = $k;
+
+                continue;
+            }
+            $this->times[sprintf('%g–%g', $range->low * $times, $range->high * $times)] ??= $sentence->text;
+            $this->minutes ??= $range->times($times);
+            $i = $k;
+        }
+    }
+
+    private function thickness(Sentence $sentence): void
+    {
+        $tokens = $sentence->words->tokens;
+        $numbers = new NumberReader($tokens);
+        foreach ($tokens as $i => $token) {
+            $this->shape ??= self::SHAPES[$token->stem] ?? null;
+            $number = $numbers->at($i);
+            $length = $number === null ? null : self::LENGTHS[$tokens[$number[1]]->stem ?? ''] ?? self::LENGTHS[$tokens[$number[1]]->text ?? ''] ?? null;
+            if ($number === null || $length === null) {
+                continue;
+            }
+            $mm = $number[0]->best * $length;
+            if (array_filter(array_slice($tokens, $number[1] + 1, 2), static fn (Token $one): bool => $one->is('across', 'wide', 'square', 'round', 'diameter')) !== []) {
+                $this->sizeMm ??= round($mm);
+            } elseif ($mm <= 60 && $this->thicknessMm === null) {
+                $this->thicknessMm = round($mm);
+            }
+        }
+    }
+}

@@ -1,0 +1,501 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Language\Alignment;
+use MildBowl\Core\Language\Token;
+use MildBowl\Core\Language\Tokenizer;
+use MildBowl\Core\Measuring\PieceWeight;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Reading\Amount;
+use MildBowl\Core\Reading\Clause;
+use MildBowl\Core\Reading\Clauses;
+use MildBowl\Core\Reading\Mention;
+use MildBowl\Core\Reading\Objects;
+use MildBowl\Core\Reading\Words;
+
+/**
+ * Hears what of a talk goes into the bowl. An amount with its food is taken unless the words before it say that it is somebody else's, or
+ * only perhaps; a number of pieces and a food without an amount are taken where the sentence puts them in. Later words add, correct or sum up.
+ */
+final class Listener
+{
+    /** What is told of others, of another day, or only perhaps. */
+    private const NOT_NOW = '/\b(?:some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?(?:get|end up with)|left with|makes about|yields?|last (?:time|video|week|year)|i said|you said|instead|comments?|ate|eaten|had|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
+
+    /** What opens a sentence that only holds when something else does. */
+    private const CONDITIONAL = ['if', 'unless', 'should', 'whenever'];
+
+    /** Words before the first word that counts. */
+    private const OPENINGS = ['and', 'so', 'now', 'then', 'next', 'okay', 'ok', 'right', 'alright', 'well', 'but', 'or', 'first', 'finally', 'oh', 'plus', 'also', 'just', 'only', 'um', 'uh', 'of', 'course', 'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'yes', 'no', 'aye', 'in', 'goes', 'go'];
+
+    private const CORRECTED = ['no', 'wait', 'sorry', 'actually', 'rather', 'correction', 'oops', 'mean', 'meant', 'make', 'checked'];
+
+    /** The amount that stands is told once more, in other words. */
+    private const SAID_AGAIN = '/\b(?:thats (?:about|around|roughly|a|an|what)|which is|thats|or about|about the same|comes to about|i weigh it)\s*$/u';
+
+    /** What was put in so far is summed up. */
+    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|so its|its now|gives me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
+
+    private const MORE = ['another', 'extra', 'more', 'again', 'additional', 'further', 'back'];
+
+    /** Sentences after which an amount without a food is still of the last one. */
+    private const REACH = 4;
+
+    /** @var array<string, Serving> by food */
+    private array $servings = [];
+
+    /** @var array<string, array{Words, list<array{int, int}>, string}> foods warned of: how, where, and the words */
+    private array $warned = [];
+
+    /** @var array<int, true> sentences of which something was used */
+    private array $used = [];
+
+    private ?Serving $topic = null;
+
+    private int $topicAt = -100;
+
+    public function __construct(private readonly Catalogue $catalogue) {}
+
+    /**
+     * @param  list<Sentence>  $sentences  of one recipe
+     */
+    public function hear(array $sentences): Heard
+    {
+        foreach ($sentences as $n => $sentence) {
+            $this->sentence($sentence, $n);
+        }
+        foreach ($this->servings as $id => $one) {
+            if ($one->amounts === [] && $this->isNamedElsewhere($one)) {
+                unset($this->servings[$id]);
+            }
+        }
+
+        return new Heard(array_values($this->servings), array_diff_key($this->warned, $this->servings), $this->used);
+    }
+
+    private function sentence(Sentence $sentence, int $n): void
+    {
+        $words = $sentence->words;
+        $this->warn($sentence);
+        if ($sentence->isQuestion() || $words->tokens === []) {
+            return;
+        }
+        $first = $this->firstWord($words);
+        if (in_array($first, self::CONDITIONAL, true)) {
+            return;
+        }
+        $taken = [];
+        $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
+        $end = 0;
+        $any = false;
+        foreach (Clauses::of($words, $this->catalogue) as $clause) {
+            $serving = $this->clause($sentence, $clause, $end, $objects, $any, $n);
+            $end = max([$end, ...array_map(static fn (Amount|Mention $one): int => $one->to <= $clause->to ? $one->to : 0, [...$words->mentions, ...$words->amounts])]);
+            if ($serving !== null) {
+                $any = true;
+                $taken[] = $serving;
+                $this->used[$n] = true;
+            }
+        }
+        $this->aftermath($sentence, $n, $taken);
+    }
+
+    /** The food of a clause when it goes in; null when nothing does. */
+    private function clause(Sentence $sentence, Clause $clause, int $end, Objects $objects, bool $any, int $n): ?Serving
+    {
+        $words = $sentence->words;
+        $within = static fn (Amount|Mention $one): bool => $one->from >= $clause->from && $one->to <= $clause->to;
+        $foods = array_values(array_filter($words->kept(), fn (Mention $one): bool => $within($one) && ! $one->within && ! $this->isProduct($one)));
+        $all = array_values(array_filter($words->amounts, $within));
+        $amounts = array_values(array_filter([...$all, ...$clause->shared], fn (Amount $one): bool => $this->serves($one, $words)));
+        $first = min([PHP_INT_MAX, ...array_map(static fn (Amount|Mention $one): int => $one->from, [...$foods, ...$amounts])]);
+        if ($first === PHP_INT_MAX) {
+            return null;
+        }
+        $prefix = $this->said($words, $end, $first);
+        if (preg_match(self::NOT_NOW, $prefix) === 1) {
+            return null;
+        }
+        if ($foods === []) {
+            return $all === $amounts || $amounts !== [] ? $this->ofTopic($amounts, $prefix, $words, $n, $sentence) : null;
+        }
+        $food = $foods[0];
+        // a number far behind a food counts something else
+        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
+        $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
+        $after = $before === [] ? [] : array_values(array_filter($amounts, fn (Amount $one): bool => $one->from >= $food->to && $this->isToldAgain($one, $this->said($words, $food->to, $one->from))));
+        $amounts = $before === [] ? $amounts : $before;
+        $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
+        $amounts = $this->lastSaid($amounts, $words, $corrected);
+        if ($amounts === []) {
+            $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end));
+            if (! $isPutIn || $this->isThere($words, $food) || ($isCategory && ! ($objects->at[$food->from] ?? false))) {
+                if (! $this->isThere($words, $food)) {
+                    return null;
+                }
+                $known = $this->known($food);
+                $this->topic = $known ?? $this->topic;
+                $this->topicAt = $known === null ? $this->topicAt : $n;
+
+                return null;
+            }
+        } elseif (! $this->isMeasured($amounts) && ($isCategory || ! ($amounts[0]->unit === 'touch' || $this->isCountable($food)) || ! ($any || $this->isPlaced($words, $first, $prefix)))) {
+            return null;
+        } elseif ($this->isThere($words, $food) && ! $this->isMeasured($amounts)) {
+            return null;
+        } elseif ($isCategory && $this->isThere($words, $food)) {
+            return null;
+        }
+
+        $serving = $this->take($sentence, $clause, $food, $amounts, $prefix, $n, $corrected);
+        foreach ($after as $one) {
+            $this->settle($serving, [$one], $this->said($words, $food->to, $one->from), $words, null, true);
+        }
+
+        return $serving;
+    }
+
+    /**
+     * An amount without a food: of the last food spoken of, if it measures something.
+     *
+     * @param  list<Amount>  $amounts
+     */
+    private function ofTopic(array $amounts, string $prefix, Words $words, int $n, Sentence $sentence): ?Serving
+    {
+        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
+        if ($this->topic === null || $amounts === [] || $n - $this->topicAt > self::REACH) {
+            return null;
+        }
+        $topic = $this->topic;
+        $amounts = $this->lastSaid($amounts, $words, $corrected);
+        $this->settle($topic, $amounts, $prefix, $words, $corrected, true);
+        $topic->spans[] = [$sentence->from, $sentence->to];
+        $this->topicAt = $n;
+
+        return $topic;
+    }
+
+    /** @param  list<Amount>  $amounts */
+    private function take(Sentence $sentence, Clause $clause, Mention $food, array $amounts, string $prefix, int $n, ?string $corrected): Serving
+    {
+        $words = $sentence->words;
+        [$phrase, $plain] = Phrase::of($words, $food, $clause);
+        $serving = $this->servings[$food->ingredient] ?? $this->known($food);
+        $isNew = $serving === null;
+        $serving ??= new Serving($food->ingredient, $phrase, $plain, $n);
+        if ($isNew) {
+            $this->servings[$food->ingredient] = $serving;
+        } elseif ((strlen($phrase) > strlen($serving->words) && $serving->amounts === []) || (Tokenizer::stem(mb_strtolower($phrase)) === mb_strtolower($serving->words))) {
+            $serving->words = $phrase;
+        }
+        $serving->isSure = $serving->isSure && preg_match('/\boptional/u', $this->said($words, 0, count($words->tokens))) !== 1;
+        if ($amounts !== []) {
+            $this->settle($serving, $amounts, $prefix, $words, $corrected, ! $isNew);
+        }
+        $serving->at = $n;
+        $last = $words->tokens[$clause->to - 1];
+        [$from, $to] = Alignment::of($sentence->text, $words->clean, $words->tokens[$clause->from]->offset, $last->offset + $last->length);
+        $serving->spans[] = [$sentence->from + $from, $sentence->from + $to];
+        $this->topic = $serving;
+        $this->topicAt = $n;
+
+        return $serving;
+    }
+
+    /**
+     * Adds, replaces or repeats.
+     *
+     * @param  list<Amount>  $amounts
+     */
+    private function settle(Serving $serving, array $amounts, string $prefix, Words $words, ?string $corrected, bool $isLater): void
+    {
+        $before = $serving->amounts;
+        $first = $amounts[0];
+        if ($corrected !== null) {
+            $serving->earlier[] = $corrected;
+            $serving->isSure = false;
+        }
+        if ($before === []) {
+            foreach ($amounts as $one) {
+                $serving->add($one);
+            }
+            $serving->isSure = $serving->isSure && ! ($isLater && ! str_contains($prefix, ' of'));
+
+            return;
+        }
+        $opens = $words->tokens[$first->from - 1] ?? null;
+        $isMore = in_array($words->tokens[$first->from]->text, self::MORE, true) || ($opens !== null && in_array($opens->text, self::MORE, true)) || preg_match('/\b(?:another|more|extra)\b/u', $prefix) === 1;
+        if ($isMore) {
+            foreach ($amounts as $one) {
+                $serving->add($one);
+            }
+
+            return;
+        }
+        if ($first->unit === 'tin' && $first->contents !== null && count($before) === 1 && $before[0]->unit === 'tin' && $before[0]->contents === null) {
+            $serving->amounts = [new Amount(max($first->quantity->best, 1.0) > 1.0 ? $first->quantity : $before[0]->quantity, 'tin', null, 0, 0, $first->contents)];
+
+            return;
+        }
+        if (count($amounts) === 1 && $serving->says($first)) {
+            return;
+        }
+        $isAbout = $words->tokens[$first->from]->is('about', 'around', 'roughly', 'nearly');
+        $isSummed = preg_match('/\b(?:gives me|gives you|comes to|call it|all told|altogether)\b/u', $prefix) === 1 || (! $isAbout && preg_match(self::SUMMED_UP, $prefix) === 1);
+        if (preg_match(self::SAID_AGAIN, $prefix) === 1 && ! $isSummed && ! Unit::isMass('metric', $first->unit)) {
+            return;
+        }
+        if (! $isSummed && ! $serving->isVague() && ! $serving->isAsMuchAs($first)) {
+            $serving->earlier[] = Written::amounts($before);
+            $serving->isSure = false;
+        }
+        $serving->amounts = [];
+        foreach ($amounts as $one) {
+            $serving->add($one);
+        }
+    }
+
+    /**
+     * Of several amounts before one food the last holds, unless they are joined; what was taken back stands in `corrected`.
+     *
+     * @param  list<Amount>  $amounts
+     * @return list<Amount>
+     */
+    private function lastSaid(array $amounts, Words $words, ?string &$corrected = null): array
+    {
+        $corrected = null;
+        $kept = [];
+        foreach ($amounts as $n => $one) {
+            $before = $amounts[$n - 1] ?? null;
+            if ($before === null || $one->to === 0) {
+                $kept[] = $one;
+
+                continue;
+            }
+            $between = array_map(static fn (Token $token): string => $token->text, array_slice($words->tokens, $before->to, max(0, $one->from - $before->to)));
+            if (array_diff($between, ['+', 'plus', 'and', '&']) === [] && $one->unit !== 'each') {
+                $kept[] = $one;
+
+                continue;
+            }
+            if (array_intersect($between, self::CORRECTED) !== []) {
+                $corrected = Written::amounts($kept);
+            } elseif (Unit::isMass('metric', $before->unit) && ! Unit::isMass('metric', $one->unit) || ($one->unit === 'each' && $before->unit !== 'each') || array_intersect($between, ['about', 'which']) !== []) {
+                // "200 g, about two of them": the first is the better one
+                continue;
+            }
+            $kept = [$one];
+        }
+
+        return $kept;
+    }
+
+    /**
+     * What the rest of a sentence says of what it named: "I leave it out", "I'm kidding", "drain it", "big ones".
+     *
+     * @param  list<Serving>  $taken
+     */
+    private function aftermath(Sentence $sentence, int $n, array $taken): void
+    {
+        $said = $this->said($sentence->words, 0, count($sentence->words->tokens));
+        $of = $taken === [] ? ($this->topic !== null && $n - $this->topicAt <= 1 ? [$this->topic] : []) : [end($taken)];
+        if (preg_match('/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|wouldnt do (?:it|that))/u', $said) === 1 || preg_match('/\b(?:just )?(?:kidding|joking)\b/u', $said) === 1) {
+            foreach ($of as $one) {
+                if (count($one->spans) <= 1 || $taken !== []) {
+                    unset($this->servings[$one->food]);
+                    $this->topic = null;
+                }
+            }
+
+            return;
+        }
+        foreach ($of as $one) {
+            $food = $this->catalogue->get($one->food);
+            if ($food->inGroup('check-pie-filling') && preg_match('/\b(?:plain|pure|hundred percent|100|pie filling)\b/u', $said) === 1 && ! str_contains($one->words, 'plain')) {
+                $one->words = 'plain '.$one->words;
+            } elseif ($food->inGroup('check-sweetened') && preg_match('/\b(?:unsweetened|no sugar|without sugar)\b/u', $said) === 1 && ! str_contains($one->words, 'unsweetened')) {
+                $one->words = 'unsweetened '.$one->words;
+            }
+            if (preg_match('/\b(?:dont|do not|no need to|without) drain(?:ing)?\b|\bundrained\b/u', $said) === 1) {
+                $one->words .= ', undrained';
+            } elseif (preg_match($taken === [] ? '/\bdrain(?:ed)?\b/u' : '/\bdrain (?:it|them|that|the)\b/u', $said) === 1 && ! str_contains($one->words, 'drained')) {
+                $one->words .= ', drained';
+            }
+            if ($taken === [] && preg_match('/^(?:nice |good |very )?(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && count($one->amounts) === 1 && $one->amounts[0]->unit === 'each') {
+                $size = ['big' => 'large', 'little' => 'small'][$found[1]] ?? $found[1];
+                $one->amounts = [new Amount($one->amounts[0]->quantity, 'each', $size, 0, 0)];
+                $this->used[$n] = true;
+            }
+        }
+    }
+
+    private function warn(Sentence $sentence): void
+    {
+        $words = $sentence->words;
+        foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
+            $this->warned[$mention->ingredient] ??= [$words, [], $sentence->text];
+            $this->warned[$mention->ingredient][1][] = [$sentence->from, $sentence->to];
+        }
+    }
+
+    /** Whether an amount is of a food at all: not of time, of the dog, of a place, or of the size of something. */
+    private function serves(Amount $amount, Words $words): bool
+    {
+        $next = $words->tokens[$amount->to] ?? null;
+        $before = $words->tokens[$amount->from - 1] ?? null;
+        if ($next?->is('dog', 'pup', 'puppy', 'dogs', 'percent', 'years', 'minutes', 'times', 'thick', 'each') === true) {
+            return false;
+        }
+        if ($before?->is('as', 'like', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape') === true)) {
+            return false;
+        }
+        $isArticle = $words->tokens[$amount->from]->is('a', 'an', 'the');
+        if ($isArticle && $before?->is('in', 'on', 'use', 'with', 'off', 'through', 'to', 'from') === true && ! $this->isFollowedByFood($amount, $words) && ($words->tokens[$amount->from - 2] ?? null)?->is('start', 'begin') !== true) {
+            return false;
+        }
+
+        return ! ($isArticle && $before?->is('a', 'the') === true);
+    }
+
+    private function isFollowedByFood(Amount $amount, Words $words): bool
+    {
+        foreach ($words->mentions as $mention) {
+            if ($mention->from >= $amount->to && $mention->from <= $amount->to + 3) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether an amount behind its food is the same once more: corrected, summed up, or the size of the tin. */
+    private function isToldAgain(Amount $amount, string $between): bool
+    {
+        return $amount->contents !== null || array_intersect(explode(' ', $between), self::CORRECTED) !== [] || preg_match(self::SUMMED_UP, $between) === 1;
+    }
+
+    /** Whether a food comes in pieces that somebody weighed. */
+    private function isCountable(Mention $food): bool
+    {
+        $one = $this->catalogue->get($food->ingredient);
+
+        return ! $one->inGroup('composite-head') && PieceWeight::of($one, 'each', null) !== null;
+    }
+
+    /** @param  list<Amount>  $amounts */
+    private function isMeasured(array $amounts): bool
+    {
+        foreach ($amounts as $one) {
+            if (Unit::in('metric', $one->unit) !== null || $one->contents !== null || ! in_array($one->unit, ['each', 'touch'], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether a number of pieces is put in: at the head of the sentence, or behind a word that takes it. */
+    private function isPlaced(Words $words, int $first, string $prefix): bool
+    {
+        $open = array_filter(array_slice($words->tokens, 0, $first), static fn (Token $token): bool => $token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true));
+        $forms = Compiled::tables()['formWords']['phrases'];
+        if (array_filter($open, static fn (Token $token): bool => ! isset($forms[$token->stem])) === []) {
+            return true;
+        }
+
+        return preg_match('/\b(?:add|adding|added|take|taking|need|want|use|using|put|putting|goes|go|get|got|have|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked|its|thats|is|are|want|got|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u', $prefix) === 1;
+    }
+
+    /** A food of a list without words of its own between it and the joint. */
+    private function isBare(Words $words, Mention $food, int $end): bool
+    {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        for ($k = $food->from - 1; $k >= $end; $k--) {
+            $token = $words->tokens[$k];
+            if ($token->is(',', 'and', '&', '+', 'plus')) {
+                return true;
+            }
+            if (! isset($forms[$token->stem]) && ! $token->is('fresh', 'some', 'ripe', 'chopped', 'little', 'a', 'bit', 'of', 'dash')) {
+                return false;
+            }
+        }
+
+        return false;
+    }
+
+    private function isThere(Words $words, Mention $food): bool
+    {
+        for ($k = $food->from - 1; $k >= max(0, $food->from - 2); $k--) {
+            if ($words->tokens[$k]->is('the', 'your', 'my', 'that', 'this', 'those', 'these', 'our', 'both', 'rest', 'remaining', 'his', 'her', 'their')) {
+                return true;
+            }
+            if ($words->tokens[$k]->kind !== Token::WORD || $words->tokens[$k]->is('of', 'and')) {
+                return false;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether a mention is only what is being made: biscuits, a cake, treats. */
+    private function isProduct(Mention $mention): bool
+    {
+        return $mention->ambiguous && Catalogue::isInGroup($mention->ingredient, ['composite-head']);
+    }
+
+    /** The serving that a mention speaks of again. */
+    private function known(Mention $mention): ?Serving
+    {
+        if (isset($this->servings[$mention->ingredient])) {
+            return $this->servings[$mention->ingredient];
+        }
+        $food = $this->catalogue->get($mention->ingredient);
+        foreach (array_reverse($this->servings) as $one) {
+            $known = $this->catalogue->get($one->food);
+            if ($known->isNamedBy($food) || $known->isCoveredBy($mention->ingredient) || $known->like === $mention->ingredient || $food->like === $one->food) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether a food without an amount is another word for one that has its amount. */
+    private function isNamedElsewhere(Serving $serving): bool
+    {
+        $food = $this->catalogue->get($serving->food);
+        $words = explode(' ', mb_strtolower($serving->plain));
+        foreach ($this->servings as $other) {
+            if ($other === $serving || $other->amounts === []) {
+                continue;
+            }
+            $known = $this->catalogue->get($other->food);
+            if ($known->isNamedBy($food) || $known->isCoveredBy($serving->food) || array_diff($words, explode(' ', mb_strtolower($other->plain))) === []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function firstWord(Words $words): string
+    {
+        foreach ($words->tokens as $token) {
+            if ($token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true)) {
+                return $token->text;
+            }
+        }
+
+        return '';
+    }
+
+    private function said(Words $words, int $from, int $to): string
+    {
+        return implode(' ', array_map(static fn (Token $token): string => $token->text, array_filter(array_slice($words->tokens, $from, max(0, $to - $from)), static fn (Token $token): bool => $token->kind !== Token::MARK)));
+    }
+}

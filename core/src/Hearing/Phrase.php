@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Reading\Clause;
+use MildBowl\Core\Reading\Mention;
+use MildBowl\Core\Reading\Words;
+
+/** The words of a clause that name its food and its form, without its amount and without the telling around it. */
+final class Phrase
+{
+    /** Small words that may stand between forms and between foods that are left out. */
+    private const BETWEEN = [',' => true, 'and' => true, 'or' => true, '-' => true, 'with' => true, 'no' => true, 'without' => true, 'in' => true, 'it' => true, 'not' => true, 'any' => true, 'free' => true, 'water' => true, 'finely' => true, 'well' => true, 'small' => true, 'soft' => true, 'the' => true, 'kind' => true, 'sort' => true, 'ones' => true, 'one' => true];
+
+    /** @return array{string, string} with its forms, and the food alone */
+    public static function of(Words $words, Mention $food, Clause $clause): array
+    {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        $inAmount = $inFood = [];
+        foreach ($words->amounts as $amount) {
+            for ($i = $amount->from; $i < $amount->to; $i++) {
+                $inAmount[$i] = true;
+            }
+        }
+        foreach ($words->mentions as $index => $mention) {
+            if (isset($words->negated[$index]) || $mention->alternative) {
+                for ($i = $mention->from; $i < $mention->to; $i++) {
+                    $inFood[$i] = true;
+                }
+            }
+        }
+        $from = $food->from;
+        while ($from > $clause->from && ! isset($inAmount[$from - 1]) && ! $words->tokens[$from - 1]->is('of', 'the', 'some', ',', 'a', 'an') && (isset($forms[$words->tokens[$from - 1]->stem]) || $from - 1 >= self::afterAmount($words, $food))) {
+            $from--;
+        }
+        $to = $last = $food->to;
+        $depth = 0;
+        for ($k = $to; $k < $clause->to; $k++) {
+            $token = $words->tokens[$k];
+            if (isset($inAmount[$k]) || ($depth === 0 && ! isset($forms[$token->stem]) && ! isset($inFood[$k]) && ! isset(self::BETWEEN[$token->text]) && ! $token->is('('))) {
+                break;
+            }
+            $depth += $token->is('(') ? 1 : ($token->is(')') ? -1 : 0);
+            if ($depth === 0 && (isset($forms[$token->stem]) || isset($inFood[$k]) || $token->is(')', 'water', 'free'))) {
+                $last = $k + 1;
+            }
+        }
+
+        return [self::text($words, $from, $last), self::text($words, $food->from, $food->to)];
+    }
+
+    /** Where the words between an amount and its food begin. */
+    private static function afterAmount(Words $words, Mention $food): int
+    {
+        $after = PHP_INT_MAX;
+        foreach ($words->amounts as $amount) {
+            if ($amount->to <= $food->from && $food->from - $amount->to <= 4) {
+                $after = $amount->to;
+            }
+        }
+
+        return $after;
+    }
+
+    private static function text(Words $words, int $from, int $to): string
+    {
+        $first = $words->tokens[$from];
+        $last = $words->tokens[$to - 1];
+
+        return trim(substr($words->clean, $first->offset, $last->offset + $last->length - $first->offset), ' ,.');
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+/** Where one talk goes over to another recipe: "recipe number two", "number three", "second one is …". */
+final class Recipes
+{
+    private const NUMBERS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'eleven' => 11, 'twelve' => 12, 'first' => 1, 'second' => 2, 'third' => 3, 'fourth' => 4, 'fifth' => 5, 'sixth' => 6, 'seventh' => 7, 'eighth' => 8, 'ninth' => 9, 'tenth' => 10];
+
+    private const MARK = '/(?:^|(?<=[.!?,;:\s]))(?:(?:and |so |now |okay |ok |next |then )*(?:(?:recipe|treat|biscuit|snack) (?:number )?|number )(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d{1,2})\b|(?:and |so |now |the |okay )*(?<o>first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth) (?:up|one|recipe|treat)\b)(?:\s+(?:is|are|was|we have|we\'ve got|today is|on the list is|which is))?\s*[:,.–-]?\s*/iu';
+
+    /** A title ends where the making begins. */
+    private const TITLE = '/^(?<title>[^.!?\n]{2,60}?)(?=\s+(?:you|we|i|just|so|which|take|takes|for (?:this|these)|with|it|its|it\'s|needs?|use|get|from|made)\b|\s+(?:\d|one\b|two\b|three\b|four\b|half\b|a\b|an\b)|[.!?\n]|,\s|$)/iu';
+
+    /**
+     * The places where recipes begin, when there are several.
+     *
+     * @return list<array{int, int}> byte of each mark, and the byte after it; empty for one recipe
+     */
+    public static function marks(string $text): array
+    {
+        preg_match_all(self::MARK, $text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
+        $marks = [];
+        $next = 1;
+        foreach ($found as $one) {
+            $said = strtolower((string) ($one['n'][0] ?? $one['o'][0] ?? ''));
+            $number = ctype_digit($said) ? (int) $said : self::NUMBERS[$said] ?? 0;
+            if ($number === $next) {
+                $marks[] = [$one[0][1], $one[0][1] + strlen((string) $one[0][0])];
+                $next++;
+            }
+        }
+
+        return count($marks) > 1 ? $marks : [];
+    }
+
+    /**
+     * What a recipe is called that begins here.
+     *
+     * @return array{?string, int} the title and the bytes it takes up
+     */
+    public static function title(string $text): array
+    {
+        if (preg_match(self::TITLE, $text, $found) !== 1 || preg_match('/\d|\bcups?\b|\bgrams?\b|^(?:the|for|so|you|we|i)\b/iu', $found['title']) === 1) {
+            return [null, 0];
+        }
+
+        return [trim($found['title'], " ,.'\""), strlen($found[0])];
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Language\Token;
+use MildBowl\Core\Pantry\Lexicon;
+use MildBowl\Core\Reading\Mention;
+use MildBowl\Core\Reading\Words;
+
+/**
+ * What somebody tells, sentence by sentence. Times in brackets, hashtags and addresses are passed over where they stand, so that every
+ * place in it is a place in the talk as it came.
+ */
+final class Talk
+{
+    /** Times, tags and addresses: no words of the talk. */
+    private const PASSED_OVER = '/[\[(]?\b\d{1,2}:\d{2}(?::\d{2})?(?:[.,]\d{1,3})?(?:\s*-->\s*\d{1,2}:\d{2}(?::\d{2})?(?:[.,]\d{1,3})?)?[\])]?|(?<![\w#])#[\p{L}_]\w*|\bhttps?:\/\/\S+|\bwww\.\S+|\[(?:music|applause|laughter|laughs|noise|barking)\]/iu';
+
+    /** A full stop after these ends no sentence. */
+    private const SHORTENED = '/(?:^|[\s(])(?:tbsp|tsp|tbs|oz|lb|lbs|approx|no|vs|e\.g|i\.e|mr|mrs|ms|dr|st|min|mins|hr|hrs|pkg|pt|qt|c|g|kg|ml|etc|incl|ca)\.$/iu';
+
+    /** The talk with blanks where no words of it stand, as long as it was. */
+    public static function plain(string $content): string
+    {
+        return (string) preg_replace_callback(self::PASSED_OVER, static fn (array $found): string => str_repeat(' ', mb_strlen($found[0])), $content);
+    }
+
+    /**
+     * @param  string  $text  a plain part of the talk
+     * @param  int  $at  its first code point in the talk
+     * @return list<Sentence>
+     */
+    public static function sentences(string $text, int $at, Lexicon $lexicon): array
+    {
+        $sentences = [];
+        $buffer = '';
+        $from = 0;
+        foreach (preg_split('/((?<=[.!?…])["\')\]]*\s+|\s*\n\s*)/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [] as $n => $part) {
+            if ($n % 2 === 0) {
+                $from = $buffer === '' ? $at : $from;
+                $buffer .= $part;
+            } elseif (! str_contains($part, "\n") && preg_match(self::SHORTENED, $buffer) === 1) {
+                $buffer .= $part;
+            } else {
+                self::take($buffer, $from, $lexicon, $sentences);
+                $buffer = '';
+            }
+            $at += mb_strlen($part);
+        }
+        self::take($buffer, $from, $lexicon, $sentences);
+
+        return self::withoutNames($sentences);
+    }
+
+    /** @param  list<Sentence>  $sentences */
+    private static function take(string $text, int $from, Lexicon $lexicon, array &$sentences): void
+    {
+        $rest = ltrim($text);
+        $plain = rtrim($rest);
+        if ($plain === '') {
+            return;
+        }
+        $from += mb_strlen(substr($text, 0, strlen($text) - strlen($rest)));
+        $sentences[] = new Sentence($plain, $from, $from + mb_strlen($plain), Words::of($plain, $lexicon));
+    }
+
+    /**
+     * "Bean weighs twelve kilos", "Pickle is on my foot": a food written large in the middle of a sentence, and never small, is somebody.
+     *
+     * @param  list<Sentence>  $sentences
+     * @return list<Sentence>
+     */
+    private static function withoutNames(array $sentences): array
+    {
+        $large = $small = [];
+        foreach ($sentences as $sentence) {
+            $isFirst = true;
+            foreach ($sentence->words->tokens as $token) {
+                if ($token->kind !== Token::WORD) {
+                    $isFirst = $isFirst || $token->is(':', '-', '"');
+
+                    continue;
+                }
+                $letter = mb_substr($token->raw, 0, 1);
+                if ($letter !== mb_strtolower($letter)) {
+                    $large[$token->stem] = ($large[$token->stem] ?? false) || ! $isFirst;
+                } else {
+                    $small[$token->stem] = true;
+                }
+                $isFirst = false;
+            }
+        }
+        $names = array_diff_key(array_filter($large), $small);
+
+        return array_map(static fn (Sentence $one): Sentence => new Sentence($one->text, $one->from, $one->to, $one->words->without(
+            static fn (Mention $mention): bool => $mention->to === $mention->from + 1 && isset($names[$one->words->tokens[$mention->from]->stem])
+        )), $sentences);
+    }
+}
