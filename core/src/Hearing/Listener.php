@@ -133,8 +133,10 @@ final class Listener
         $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
         $amounts = $this->lastSaid($amounts, $words, $corrected);
         if ($amounts === []) {
-            $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end));
-            if (! $isPutIn || $this->isThere($words, $food) || ($isCategory && ! ($objects->at[$food->from] ?? false))) {
+            $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end)) || preg_match('/^(?:\w+ ){0,2}some$/u', $prefix) === 1;
+            // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted
+            $isNew = ($objects->at[$food->from] ?? false) && ! $isCategory && $this->known($food) === null;
+            if (! $isPutIn || ($this->isThere($words, $food) && ! $isNew) || ($isCategory && ! ($objects->at[$food->from] ?? false))) {
                 if (! $this->isThere($words, $food)) {
                     return null;
                 }

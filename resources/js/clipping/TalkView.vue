@@ -57,7 +57,7 @@ function take(): void {
                 <template v-else>{{ one.text }}</template>
             </template>
         </section>
-        <section v-if="sheet !== undefined" class="talk__sheet" aria-label="The sheet">
+        <section v-if="sheet !== undefined" class="talk__sheet" aria-label="The sheet it makes">
             <div v-if="sheets.length > 1" class="talk__tabs" role="group" aria-label="Which recipe">
                 <v-btn v-for="(one, n) in sheets" :key="n" size="small" :variant="n === shown ? 'flat' : 'outlined'" :color="n === shown ? 'primary' : undefined" :aria-pressed="n === shown" @click="shown = n; at = null">{{ one.title }}</v-btn>
             </div>
@@ -70,7 +70,7 @@ function take(): void {
                     <div v-if="isAt(shown, n) && asked !== null" class="talk__asked">
                         <p>{{ asked.question }}</p>
                         <div v-if="asked.options.length > 0" role="group" :aria-label="asked.question">
-                            <v-btn v-for="option in asked.options" :key="option" size="small" :variant="row.text.startsWith(`${option} `) ? 'flat' : 'outlined'" @click="say(option)">{{ option }}</v-btn>
+                            <v-btn v-for="option in asked.options" :key="option" size="small" :variant="row.text.startsWith(`${option} `) ? 'flat' : 'outlined'" :color="row.text.startsWith(`${option} `) ? 'primary' : undefined" :aria-pressed="row.text.startsWith(`${option} `)" @click="say(option)">{{ option }}</v-btn>
                         </div>
                         <form v-else class="talk__much" @submit.prevent="say(amount)">
                             <label class="plain"><span>How much</span><input v-model="amount" type="text" maxlength="60" placeholder="1 cup" /></label>

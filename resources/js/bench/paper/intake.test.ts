@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { isPage, wellFormed } from './intake'
+import { isPage, isTale, wellFormed } from './intake'
 
 describe('what comes from outside', () => {
     it('is a page where it has the marks of one, and words otherwise', () => {
@@ -12,6 +12,15 @@ describe('what comes from outside', () => {
         expect(isPage('<p>1 egg</p>', '1 egg')).toBe(false)
         expect(isPage('<h2>Foods</h2>', 'Foods')).toBe(false)
         expect(isPage('', '2 cups <b>flour</b>')).toBe(false)
+    })
+
+    it('is a talk where it runs on, or a whole recipe where it names its list and its method', () => {
+        const talk = 'So today we take two cups of oats and one egg and we mix it all up until it holds together in the bowl. '.repeat(4)
+        expect(isTale(talk)).toBe(true)
+        expect(isTale('[0:10] '.concat(talk))).toBe(true)
+        expect(isTale('Ingredients\n2 cups oats\nMethod\nMix.')).toBe(true)
+        expect(isTale(Array.from({ length: 30 }, (_, n) => `${n + 1} cups of oat flour and water`).join('\n'))).toBe(false)
+        expect(isTale('Mix 2 cups oats with 1 egg.')).toBe(false)
     })
 
     it('keeps every letter that is one, and replaces halves of letters', () => {
