@@ -14,6 +14,7 @@ use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Clause;
 use MildBowl\Core\Reading\Clauses;
+use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Objects;
 use MildBowl\Core\Reading\Words;
@@ -25,7 +26,7 @@ use MildBowl\Core\Reading\Words;
 final class Listener
 {
     /** What is told of others, of another day, or only perhaps. */
-    private const NOT_NOW = '/\b(?:some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?(?:get|end up with)|left with|makes about|yields?|last (?:time|video|week|year)|i said|you said|instead|comments?|ate|eaten|had|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
+    private const NOT_NOW = '/\b(?:some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?|last (?:time|video|week|year)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
 
     /** What opens a sentence that only holds when something else does. */
     private const CONDITIONAL = ['if', 'unless', 'should', 'whenever'];
@@ -70,7 +71,7 @@ final class Listener
             $this->sentence($sentence, $n);
         }
         foreach ($this->servings as $id => $one) {
-            if ($one->amounts === [] && $this->isNamedElsewhere($one)) {
+            if ($one->food !== '' && $one->amounts === [] && $this->isNamedElsewhere($one)) {
                 unset($this->servings[$id]);
             }
         }
@@ -121,17 +122,35 @@ final class Listener
         if (preg_match(self::NOT_NOW, $prefix) === 1) {
             return null;
         }
+        $isYield = preg_match('/\byou(?:ll)? (?:only |just )?get$/u', $prefix) === 1 && $amounts !== [] && $words->tokens[$amounts[0]->from]->is('about', 'around', 'roughly');
+        if ($isYield) {
+            return null;
+        }
+        $nameless = $foods === [] ? $this->nameless($sentence, $clause, $amounts, $n) : null;
+        if ($nameless !== null) {
+            return $nameless;
+        }
         if ($foods === []) {
             return $all === $amounts || $amounts !== [] ? $this->ofTopic($amounts, $prefix, $words, $n, $sentence) : null;
         }
         $food = $foods[0];
+        foreach (array_slice($foods, 1) as $one) {
+            // "oil the tin, a teaspoon of sunflower oil"
+            $food = $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;
+        }
         // a number far behind a food counts something else
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
         $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
-        $after = $before === [] ? [] : array_values(array_filter($amounts, fn (Amount $one): bool => $one->from >= $food->to && $this->isToldAgain($one, $this->said($words, $food->to, $one->from))));
+        $isVague = array_filter($before, static fn (Amount $one): bool => ! in_array($one->unit, Serving::VAGUE, true)) === [];
+        $isTin = ($before[0]->unit ?? '') === 'tin' && $before[0]->contents === null;
+        $after = $before === [] ? [] : array_values(array_filter($amounts, fn (Amount $one): bool => $one->from >= $food->to
+            && ($this->isToldAgain($one, $this->said($words, $food->to, $one->from)) || ($isVague && $this->isMeasured([$one])) || ($isTin && Unit::isMass('metric', $one->unit)))));
         $amounts = $before === [] ? $amounts : $before;
         $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
         $amounts = $this->lastSaid($amounts, $words, $corrected);
+        if ($amounts === [] && isset($this->warned[$food->ingredient])) {
+            return null;
+        }
         if ($amounts === []) {
             $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end)) || preg_match('/^(?:\w+ ){0,2}some$/u', $prefix) === 1;
             // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted
@@ -140,7 +159,7 @@ final class Listener
                 if (! $this->isThere($words, $food)) {
                     return null;
                 }
-                $known = $this->known($food);
+                $known = str_word_count($prefix) <= 2 ? $this->known($food) : null;
                 $this->topic = $known ?? $this->topic;
                 $this->topicAt = $known === null ? $this->topicAt : $n;
 
@@ -148,7 +167,7 @@ final class Listener
             }
         } elseif (! $this->isMeasured($amounts) && ($isCategory || ! ($amounts[0]->unit === 'touch' || $this->isCountable($food)) || ! ($any || $this->isPlaced($words, $first, $prefix)))) {
             return null;
-        } elseif ($this->isThere($words, $food) && ! $this->isMeasured($amounts)) {
+        } elseif ($this->isThere($words, $food) && ! $this->isMeasured([...$amounts, ...$after])) {
             return null;
         } elseif ($isCategory && $this->isThere($words, $food)) {
             return null;
@@ -156,10 +175,47 @@ final class Listener
 
         $serving = $this->take($sentence, $clause, $food, $amounts, $prefix, $n, $corrected);
         foreach ($after as $one) {
+            if ($isTin && Unit::isMass('metric', $one->unit)) {
+                $serving->amounts = [new Amount($before[0]->quantity, 'tin', null, 0, 0, new Amount($one->quantity, $one->unit, null, 0, 0))];
+
+                continue;
+            }
             $this->settle($serving, [$one], $this->said($words, $food->to, $one->from), $words, null, true);
         }
 
         return $serving;
+    }
+
+    /**
+     * A measured word that nobody knows: a line of its own, to be asked about.
+     *
+     * @param  list<Amount>  $amounts
+     */
+    private function nameless(Sentence $sentence, Clause $clause, array $amounts, int $n): ?Serving
+    {
+        $words = $sentence->words;
+        $forms = Compiled::tables()['formWords']['phrases'];
+        foreach ($amounts as $amount) {
+            if (Unit::in('metric', $amount->unit) === null) {
+                continue;
+            }
+            for ($k = $amount->to; $k < $clause->to && $words->tokens[$k]->kind === Token::WORD; $k++) {
+                $token = $words->tokens[$k];
+                if (LineReader::isHarmless($token) && ! isset($forms[$token->stem]) && ! $token->is('of')) {
+                    break;
+                }
+                if (! LineReader::isHarmless($token)) {
+                    $serving = $this->servings["? $token->text"] ??= new Serving('', $token->raw, $token->raw, $n);
+                    $serving->isSure = false;
+                    $this->settle($serving, [$amount], '', $words, null, false);
+                    $serving->spans[] = [$sentence->from, $sentence->to];
+
+                    return $serving;
+                }
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -170,7 +226,7 @@ final class Listener
     private function ofTopic(array $amounts, string $prefix, Words $words, int $n, Sentence $sentence): ?Serving
     {
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
-        if ($this->topic === null || $amounts === [] || $n - $this->topicAt > self::REACH) {
+        if ($this->topic === null || $amounts === [] || $n - $this->topicAt > self::REACH || preg_match('/\b(?:slice|slices|sliced|thin|thick|deep|roll|rolled|cut|long|wide)\b/u', $prefix) === 1) {
             return null;
         }
         $topic = $this->topic;
@@ -317,6 +373,9 @@ final class Listener
             return;
         }
         foreach ($of as $one) {
+            if ($one->food === '') {
+                continue;
+            }
             $food = $this->catalogue->get($one->food);
             if ($food->inGroup('check-pie-filling') && preg_match('/\b(?:plain|pure|hundred percent|100|pie filling)\b/u', $said) === 1 && ! str_contains($one->words, 'plain')) {
                 $one->words = 'plain '.$one->words;
@@ -325,8 +384,13 @@ final class Listener
             }
             if (preg_match('/\b(?:dont|do not|no need to|without) drain(?:ing)?\b|\bundrained\b/u', $said) === 1) {
                 $one->words .= ', undrained';
+            } elseif (preg_match('/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u', $said) === 1) {
+                $one->words .= ', drained';
             } elseif (preg_match($taken === [] ? '/\bdrain(?:ed)?\b/u' : '/\bdrain (?:it|them|that|the)\b/u', $said) === 1 && ! str_contains($one->words, 'drained')) {
                 $one->words .= ', drained';
+            }
+            if ($taken !== [] && preg_match('/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted)\b/u', $said, $found) === 1 && ! str_contains($one->words, $found[1])) {
+                $one->words .= ", $found[1]";
             }
             if ($taken === [] && preg_match('/^(?:nice |good |very )?(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && count($one->amounts) === 1 && $one->amounts[0]->unit === 'each') {
                 $size = ['big' => 'large', 'little' => 'small'][$found[1]] ?? $found[1];
@@ -353,7 +417,10 @@ final class Listener
         if ($next?->is('dog', 'pup', 'puppy', 'dogs', 'percent', 'years', 'minutes', 'times', 'thick', 'each') === true) {
             return false;
         }
-        if ($before?->is('as', 'like', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape') === true)) {
+        if (($words->tokens[$amount->to] ?? null)?->is('before') === true || ($before?->is('like') === true && $words->tokens[$amount->from]->is('a', 'an', 'the'))) {
+            return false;
+        }
+        if ($before?->is('as', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape') === true)) {
             return false;
         }
         $isArticle = $words->tokens[$amount->from]->is('a', 'an', 'the');
@@ -404,13 +471,17 @@ final class Listener
     /** Whether a number of pieces is put in: at the head of the sentence, or behind a word that takes it. */
     private function isPlaced(Words $words, int $first, string $prefix): bool
     {
-        $open = array_filter(array_slice($words->tokens, 0, $first), static fn (Token $token): bool => $token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true));
+        $from = 0;
+        foreach (array_slice($words->tokens, 0, $first) as $n => $token) {
+            $from = $token->is(':') ? $n + 1 : $from;
+        }
+        $open = array_filter(array_slice($words->tokens, $from, $first - $from), static fn (Token $token): bool => $token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true));
         $forms = Compiled::tables()['formWords']['phrases'];
         if (array_filter($open, static fn (Token $token): bool => ! isset($forms[$token->stem])) === []) {
             return true;
         }
 
-        return preg_match('/\b(?:add|adding|added|take|taking|need|want|use|using|put|putting|goes|go|get|got|have|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked|its|thats|is|are|want|got|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u', $prefix) === 1;
+        return preg_match('/\b(?:add|adding|added|take|taking|need|want|use|using|put|putting|goes|go|get|got|have|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked|its|thats|is|are|was|were|gets|takes|needs|want|got|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u', $prefix) === 1;
     }
 
     /** A food of a list without words of its own between it and the joint. */
@@ -458,6 +529,9 @@ final class Listener
         }
         $food = $this->catalogue->get($mention->ingredient);
         foreach (array_reverse($this->servings) as $one) {
+            if ($one->food === '') {
+                continue;
+            }
             $known = $this->catalogue->get($one->food);
             if ($known->isNamedBy($food) || $known->isCoveredBy($mention->ingredient) || $known->like === $mention->ingredient || $food->like === $one->food) {
                 return $one;
@@ -473,7 +547,7 @@ final class Listener
         $food = $this->catalogue->get($serving->food);
         $words = explode(' ', mb_strtolower($serving->plain));
         foreach ($this->servings as $other) {
-            if ($other === $serving || $other->amounts === []) {
+            if ($other === $serving || $other->amounts === [] || $other->food === '') {
                 continue;
             }
             $known = $this->catalogue->get($other->food);

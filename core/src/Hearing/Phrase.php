@@ -13,7 +13,7 @@ use MildBowl\Core\Reading\Words;
 final class Phrase
 {
     /** Small words that may stand between forms and between foods that are left out. */
-    private const BETWEEN = [',' => true, 'and' => true, 'or' => true, '-' => true, 'with' => true, 'no' => true, 'without' => true, 'in' => true, 'it' => true, 'not' => true, 'any' => true, 'free' => true, 'water' => true, 'finely' => true, 'well' => true, 'small' => true, 'soft' => true, 'the' => true, 'kind' => true, 'sort' => true, 'ones' => true, 'one' => true];
+    private const BETWEEN = [',' => true, 'and' => true, 'or' => true, '-' => true, 'with' => true, 'no' => true, 'without' => true, 'in' => true, 'it' => true, 'not' => true, 'any' => true, 'free' => true, 'water' => true, 'finely' => true, 'well' => true, 'small' => true, 'soft' => true, 'the' => true, 'kind' => true, 'sort' => true, 'ones' => true, 'one' => true, 'that' => true, 'i' => true, 'ive' => true, 'we' => true, 'have' => true, 'been' => true, 'thats' => true, 'is' => true, 'are' => true, 'already' => true, 'which' => true];
 
     /** @return array{string, string} with its forms, and the food alone */
     public static function of(Words $words, Mention $food, Clause $clause): array

@@ -10,6 +10,9 @@ use MildBowl\Core\Reading\Amount;
 /** One food that goes into the bowl, as it was told: its words, its amounts so far, and what of it is not sure. */
 final class Serving
 {
+    /** Measures of the hand, that a told spoon or weight takes the place of. */
+    public const VAGUE = ['touch', 'handful', 'bunch', 'dollop', 'splash', 'drizzle', 'shake', 'mug', 'glass', 'teacup'];
+
     /** @var list<Amount> */
     public array $amounts = [];
 
@@ -32,7 +35,7 @@ final class Serving
     public function isVague(): bool
     {
         foreach ($this->amounts as $amount) {
-            if (! in_array($amount->unit, ['touch', 'handful', 'bunch', 'dollop', 'splash', 'drizzle', 'shake'], true)) {
+            if (! in_array($amount->unit, self::VAGUE, true)) {
                 return false;
             }
         }

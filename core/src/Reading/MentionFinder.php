@@ -129,7 +129,7 @@ final class MentionFinder
                 $mentions[$m - 1] = new Mention($becomes, $one->from, $two->to, $one->alternative, $one->ambiguous);
                 array_splice($mentions, $m, 1);
                 $m--;
-            } elseif (Catalogue::isInGroup($two->ingredient, ['composite-head']) || ($ending !== null && $ending !== 'meat')) {
+            } elseif ($two->ingredient === 'water' || Catalogue::isInGroup($two->ingredient, ['composite-head']) || ($ending !== null && $ending !== 'meat')) {
                 $mentions[$m - 1] = $one->inside($one->to);
             }
         }
