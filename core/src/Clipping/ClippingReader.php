@@ -6,6 +6,7 @@ namespace MildBowl\Core\Clipping;
 
 use MildBowl\Core\Hearing\HeardRecipe;
 use MildBowl\Core\Hearing\Spoken;
+use MildBowl\Core\Hearing\Talk;
 use MildBowl\Core\Judging\Question;
 use MildBowl\Core\Reading\RecipeReader;
 
@@ -43,6 +44,9 @@ final class ClippingReader
 
     private static function told(string $content, RecipeReader $reader): Clipped
     {
+        if (mb_strlen($content) > Talk::LONGEST) {
+            return new Clipped([], ['This is more than two hours of talk ('.number_format(Talk::LONGEST).' letters are heard at once): bring it in parts.']);
+        }
         [$recipes, $aside] = (new Spoken($reader))->read($content);
 
         return new Clipped(array_map(static fn (HeardRecipe $one): Clipping => new Clipping(

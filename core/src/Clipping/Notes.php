@@ -24,6 +24,9 @@ final readonly class Notes
     /** Tags and calls to the audience: nothing of a recipe. */
     private const NOT_OF_IT = '/^\s*#\p{L}\w*(?:\s+#|\s*$)|(?:#\p{L}\w+\s*){2,}|^\W*(?:tag|follow|subscribe|like and|save this|share this|link in bio|comment|dm|double tap|advertisement|sponsored|jump to recipe|pin (?:it|this)|print recipe)\b/iu';
 
+    /** Bytes of a row; more is no line of a recipe. */
+    private const LONGEST_ROW = 20_000;
+
     private const RULE = '/^\s*([-*_=]\s*){3,}$/';
 
     public function read(string $text): Clipped
@@ -120,6 +123,11 @@ final readonly class Notes
         foreach ($rows as $row) {
             $bare = self::bare($row);
             if ($bare === '') {
+                continue;
+            }
+            if (strlen($row) > self::LONGEST_ROW) {
+                $aside[] = 'A row of '.number_format(mb_strlen($row)).' letters is longer than a sheet: part it in lines. It begins "'.mb_substr(trim($row), 0, 60).'".';
+
                 continue;
             }
             if (preg_match(self::NOT_OF_IT, $row) === 1) {

@@ -35,6 +35,7 @@ final class QuestionReader
         // which day it is changes nothing that is answered here; a day that does not exist is told all the same
         $node->get('today')?->day();
         $kitchen = KitchenReader::read($node, $shipped);
+        self::notTooManyInRows($kitchen, $text, $steps);
         $dogs = DogReader::all($node->get('dogs'), $kitchen->catalogue);
 
         return new Question(
@@ -48,6 +49,14 @@ final class QuestionReader
     {
         if (preg_match_all('/\R\s*\S/u', "\n".$text) > Question::MOST_LINES) {
             throw RequestRefused::tooLong($path, 'At most '.Question::MOST_LINES.' lines.');
+        }
+    }
+
+    /** A long row may hold many lines: they count as if each had a row of its own. */
+    private static function notTooManyInRows(Kitchen $kitchen, string $text, string $steps): void
+    {
+        if (preg_match('/[^\r\n]{600}/', $text) === 1 && ($lines = count($kitchen->reader->read($text, $steps)->lines)) > Question::MOST_LINES) {
+            throw RequestRefused::tooLong('/recipe/text', 'At most '.Question::MOST_LINES." lines: this text holds $lines of them.");
         }
     }
 

@@ -21,6 +21,12 @@ final class Talk
     /** A full stop after these ends no sentence. */
     private const SHORTENED = '/(?:^|[\s(])(?:tbsp|tsp|tbs|oz|lb|lbs|approx|no|vs|e\.g|i\.e|mr|mrs|ms|dr|st|min|mins|hr|hrs|pkg|pt|qt|c|g|kg|ml|etc|incl|ca)\.$/iu';
 
+    /** Letters of talk that are heard at once: more than two hours of it. */
+    public const LONGEST = 120_000;
+
+    /** Letters of one sentence; dictation knows no full stops. */
+    private const LONGEST_SENTENCE = 2_500;
+
     /** The talk with blanks where no words of it stand, as long as it was. */
     public static function plain(string $content): string
     {
@@ -63,6 +69,17 @@ final class Talk
             return;
         }
         $from += mb_strlen(substr($text, 0, strlen($text) - strlen($rest)));
+        while (strlen($plain) > self::LONGEST_SENTENCE) {
+            $cut = strrpos(substr($plain, 0, self::LONGEST_SENTENCE), ' ');
+            $first = $cut === false || $cut < 10 ? mb_strcut($plain, 0, self::LONGEST_SENTENCE) : substr($plain, 0, $cut);
+            $sentences[] = new Sentence($first, $from, $from + mb_strlen($first), Words::of($first, $lexicon));
+            $left = substr($plain, strlen($first));
+            $plain = ltrim($left);
+            $from += mb_strlen($first) + mb_strlen(substr($left, 0, strlen($left) - strlen($plain)));
+        }
+        if ($plain === '') {
+            return;
+        }
         $sentences[] = new Sentence($plain, $from, $from + mb_strlen($plain), Words::of($plain, $lexicon));
     }
 
