@@ -17,6 +17,7 @@ use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Judging\DogVerdict;
 use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Pantry\Contents;
 use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Reading\RecipeReader;
@@ -176,6 +177,7 @@ final readonly class JudgementPresenter
     {
         $batch = $this->judgement->lots->main()->batch;
         $nutrients = $batch->pieceSubstances + ['fatG' => 0.0, 'sodiumMg' => 0.0];
+        unset($nutrients[Contents::DOSED_SODIUM]);
         ksort($nutrients);
         $array = Presenter::piece($batch) + ['nutrients' => $nutrients];
 

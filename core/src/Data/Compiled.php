@@ -18,7 +18,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type ExclusionRow array{condition: string, groups: list<string>, unless: list<string>, message: string, advice: string, source: string}
  * @phpstan-type BreedRow array{breed: string, terrier: bool, research: ?float, fragile: bool, note: string, groups: list<string>, kgLow: ?float, kgHigh: ?float, source: string}
  * @phpstan-type SwapRow array{except: list<string>, in: array<string, float>, job: string, rank: float, note: string, source: string}
- * @phpstan-type DoseRow array{code: string, substance: string, basis: string, caution: ?float, limit: ?float, unit: string, who: list<string>, message: string, advice: string, source: string}
+ * @phpstan-type DoseRow array{code: string, substance: string, basis: string, caution: ?float, limit: ?float, floorPerKgDay: ?float, unit: string, who: list<string>, message: string, advice: string, source: string}
  * @phpstan-type FindingRow array{code: string, about: string, level: string, when: array<string, list<string>>, trigger: string, message: string, advice: string, figure: string, source: string}
  * @phpstan-type TextureRow array{texture: string, moistureLow: ?float, moistureBest: ?float, moistureHigh: ?float, heated: bool, hard: bool, name: string, source: string}
  * @phpstan-type RoleRow array{word: string, role: string, process: string, strained: bool, source: string}

@@ -29,7 +29,7 @@ final class Columns
         'densities' => 'ingredient:food-or-group form:form? / low:number best:number high:number source:source',
         'changes' => 'form:form / level:any-level code:id applies:any-group; exempt:food-or-trait?; message:text advice:text source:source',
         'derived' => 'form:form groups:group id:id / except:food-or-trait?| named:text| by:derived-by low:number best:number high:number like:food? sodium:number? adds:group?; drops:group?; name:text source:source',
-        'doses' => 'code:dose substance:substance basis:basis caution:number? limit:number? unit:text who:who?| / message:text advice:text source:source',
+        'doses' => 'code:dose substance:substance basis:basis caution:number? limit:number? floorPerKgDay:number? unit:text who:who?| / message:text advice:text source:source',
         'energy' => 'key:energy / low:number value:number high:number unit:text? meaning:text source:source',
         'entries' => 'id:id / name:text groups:group; like:food?',
         'exceptions' => 'ingredient:food check:check / reason:text',

@@ -23,9 +23,14 @@ final class Vocabulary
         'pancreatitis', 'hyperlipidaemia', 'diabetes', 'kidney', 'heart', 'heart-advanced', 'oxalate-stones', 'urate-stones', 'struvite-stones',
         'cystine-stones', 'liver', 'shunt', 'copper-storage', 'epilepsy-bromide', 'immunocompromised', 'pregnant', 'nursing', 'sensitive-stomach',
         'gut-protein-loss', 'megaoesophagus', 'addisons', 'anaemia', 'weight-loss', 'weight-gain',
+        'hypothyroid', 'arthritis', 'epilepsy', 'dental', 'enteropathy', 'urinary', 'cushings', 'epi', 'silica-stones', 'xanthine-stones',
+        'gallbladder-mucocele', 'atopy', 'hypercalcaemia', 'other',
     ];
 
-    public const MEDICINES = ['anticoagulant', 'chemotherapy', 'surgery-planned', 'selegiline', 'bromide'];
+    public const MEDICINES = [
+        'anticoagulant', 'chemotherapy', 'surgery-planned', 'selegiline', 'bromide', 'phenobarbital', 'prednisolone', 'nsaid', 'diuretic',
+        'ace-inhibitor', 'levothyroxine', 'insulin', 'tetracycline', 'quinolone', 'ciclosporin', 'allopurinol', 'other',
+    ];
 
     public const TEXTURES = ['cake', 'tray', 'soft', 'chewy', 'biscuit', 'hard', 'jerky', 'frozen', 'none'];
 

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Feeding;
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Data\Sources;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Pantry\Contents;
 use MildBowl\Core\Screening\Finding;
 use MildBowl\Core\Values\Level;
 
@@ -21,6 +22,7 @@ final readonly class Dose
      * @param  string  $basis  what the figures are counted by
      * @param  ?float  $caution  in the row's unit; null where there is none
      * @param  list<string>  $who  whom it concerns; empty for every dog
+     * @param  ?float  $floorPerKgDay  of the substance, per kg of the dog a day: a treat of next to no energy is not judged below it
      */
     public function __construct(
         public string $code,
@@ -33,6 +35,7 @@ final readonly class Dose
         public string $message,
         public string $advice,
         public string $source,
+        public ?float $floorPerKgDay = null,
     ) {}
 
     /**
@@ -83,8 +86,32 @@ final readonly class Dose
         return $cap === null ? null : max(0.0, $cap - $this->already($dog));
     }
 
-    /** What the limit comes to in a day for a dog. */
+    /** The content of foods that its amount is summed from: the sodium of plain water counts nowhere. */
+    public function counted(): string
+    {
+        return self::countedBy($this->substance);
+    }
+
+    public static function countedBy(string $substance): string
+    {
+        return $substance === 'sodiumMg' ? Contents::DOSED_SODIUM : $substance;
+    }
+
+    /** What the limit comes to in a day for a dog; never less than the floor. */
     public function capPerDay(Dog $dog, ?float $budgetKcal, ?float $dailyKcal): ?float
+    {
+        $cap = $this->byBasis($dog, $budgetKcal, $dailyKcal);
+
+        return $cap === null ? null : max($cap, $this->floorPerDay($dog));
+    }
+
+    /** So much a day is too little to speak of for a dog; 0 where the row has no floor, or the weight is not known. */
+    public function floorPerDay(Dog $dog): float
+    {
+        return ($this->floorPerKgDay ?? 0.0) * ($dog->weightKg ?? 0.0);
+    }
+
+    private function byBasis(Dog $dog, ?float $budgetKcal, ?float $dailyKcal): ?float
     {
         return match (true) {
             $this->limit === null => null,
@@ -131,6 +158,6 @@ final readonly class Dose
     /** @param  DoseRow  $row */
     public static function row(array $row): self
     {
-        return new self($row['code'], $row['substance'], $row['basis'], $row['caution'], $row['limit'], $row['unit'], $row['who'], $row['message'], $row['advice'], $row['source']);
+        return new self($row['code'], $row['substance'], $row['basis'], $row['caution'], $row['limit'], $row['unit'], $row['who'], $row['message'], $row['advice'], $row['source'], $row['floorPerKgDay']);
     }
 }

@@ -23,7 +23,7 @@ final readonly class Doses
     {
         $rows = [];
         foreach (Compiled::tables()['doses'] as $row) {
-            if (($held[$row['substance']] ?? 0.0) > 0.0) {
+            if (($held[Dose::countedBy($row['substance'])] ?? 0.0) > 0.0) {
                 $rows[] = Dose::row($row);
             }
         }

@@ -72,7 +72,7 @@ final readonly class Ration
     /** @return array{?Limit, ?DoseFinding} how a dose holds the ration, and what is said of it at the full one */
     private static function byDose(Dose $dose, Dog $dog, Batch $batch, ?float $budgetPieces, ?float $budgetKcal, ?float $dailyKcal): array
     {
-        $perPiece = $batch->pieceSubstances[$dose->substance] ?? 0.0;
+        $perPiece = $batch->pieceSubstances[$dose->counted()] ?? 0.0;
         $cap = $dose->capPerDay($dog, $budgetKcal, $dailyKcal);
         $limit = $cap === null ? null : new Limit($dose->code, max(0.0, $cap - $dose->already($dog)) / $perPiece, $dose, $cap, $perPiece);
         $holds = $limit !== null && ($budgetPieces === null || $limit->piecesPerDay < $budgetPieces * (1 - 1e-9));
@@ -80,14 +80,15 @@ final readonly class Ration
             return [$limit, null];
         }
         $pieces = $budgetPieces ?? 0.0;
-        $value = $dose->inUnit($perPiece * $pieces + $dose->already($dog), $batch->pieceKcal->best * $pieces + ($dog->alreadyToday['kcal'] ?? 0.0), $dog, $dailyKcal);
+        $aDay = $perPiece * $pieces + $dose->already($dog);
+        $value = $dose->inUnit($aDay, $batch->pieceKcal->best * $pieces + ($dog->alreadyToday['kcal'] ?? 0.0), $dog, $dailyKcal);
         $level = match (true) {
             $holds => Level::Limit,
-            $value !== null && $value > $dose->caution * (1 + 1e-9) => Level::Caution,
+            $value !== null && $aDay > $dose->floorPerDay($dog) && $value > $dose->caution * (1 + 1e-9) => Level::Caution,
             default => null,
         };
 
-        return [$limit, $level === null ? null : new DoseFinding($dose->substance, $dose->finding($dog, $level, $value))];
+        return [$limit, $level === null ? null : new DoseFinding($dose->counted(), $dose->finding($dog, $level, $value))];
     }
 
     /** Pieces a day that every limit allows, not rounded and before anything new is brought in slowly; null where nothing limits. */

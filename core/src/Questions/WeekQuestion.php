@@ -117,7 +117,7 @@ final readonly class WeekQuestion
         foreach (Doses::all()->for($dog, $garlic) as $dose) {
             $sum = 0.0;
             foreach ($pieces as $n => $count) {
-                $sum += $count * ($batches[$n]->pieceSubstances[$dose->substance] ?? 0.0);
+                $sum += $count * ($batches[$n]->pieceSubstances[$dose->counted()] ?? 0.0);
             }
             $left = $dose->leftPerDay($dog, $budgetKcal, $dailyKcal);
             if ($left !== null && $sum > 0.0 && $left / $sum < $factor) {

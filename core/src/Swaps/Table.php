@@ -40,8 +40,8 @@ final readonly class Table
             foreach ($doses->for($dog, $policy->garlic) as $dose) {
                 $left = $dose->leftPerDay($dog, $budget->kcal, $energy->dailyKcal?->best);
                 if ($left !== null) {
-                    $substances[$dose->substance] ??= count($substances);
-                    $caps[] = [$substances[$dose->substance], $left];
+                    $substances[$dose->counted()] ??= count($substances);
+                    $caps[] = [$substances[$dose->counted()], $left];
                 }
             }
             $rations[] = ['budget' => $budget->left($dog) ?? 0.0, 'caps' => $caps, 'ramp' => $dog->newIngredients];

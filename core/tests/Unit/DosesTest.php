@@ -192,3 +192,39 @@ it('turns an amount a day into the unit of its row, and a limit of the row into 
     ['perKgDay', 2.0],
     ['per10kgDay', 20.0],
 ]);
+
+it('says nothing of sodium under its floor, and of water and ice never', function (string $text, array $dog, bool $said): void {
+    $answer = answer($text, ['dogs' => [dog('Rex', $dog)], 'bake' => ['texture' => 'frozen'], 'cut' => ['shape' => 'pieces', 'count' => 12]]);
+    $found = array_filter(
+        [...array_merge(...array_column($answer['lines'], 'findings')), ...$answer['verdict']['dogs'][0]['findings']],
+        static fn (array $one): bool => $one['code'] === 'sodium'
+    );
+    expect($found !== [])->toBe($said, json_encode($found, JSON_THROW_ON_ERROR));
+})->with([
+    'water' => ['500 g water', ['weightKg' => 3], false],
+    'ice for a weak heart' => ['500 g ice', ['weightKg' => 3, 'conditions' => ['heart-advanced']], false],
+    'a brine' => ["1 litre water\n30 g salt", ['weightKg' => 12], true],
+    'a salted cheese for a heart dog' => ['300 g feta', ['weightKg' => 30, 'conditions' => ['heart']], true],
+]);
+
+it('begins to speak of sodium at the floor of the reference', function (string $who, float $floor): void {
+    $dose = array_values(array_filter(
+        MildBowl\Core\Feeding\Doses::all()->rows,
+        static fn (Dose $one): bool => $one->code === 'sodium' && in_array($who, $one->who, true)
+    ))[0];
+    $dog = new Dog('Rex', 20.0);
+    expect($dose->floorPerDay($dog))
+        ->toEqualWithDelta($floor * 20, 1e-9)
+        ->and($dose->capPerDay($dog, 1.0, 100.0))
+        ->toEqualWithDelta($floor * 20, 1e-9)
+        // far above the floor the figure by energy holds as it did
+        ->and($dose->capPerDay($dog, 1000.0, 10000.0))
+        ->toEqualWithDelta($dose->limit * 10, 1e-9)
+        ->and($dose->floorPerDay(new Dog('Ada', null)))
+        ->toBe(0.0);
+})->with([
+    ['healthy', 5.0],
+    ['heart', 2.0],
+    ['kidney', 2.0],
+    ['heart-advanced', 1.0],
+]);

@@ -233,12 +233,46 @@ export interface TableDog {
               | 'anaemia'
               | 'weight-loss'
               | 'weight-gain'
+              | 'hypothyroid'
+              | 'arthritis'
+              | 'epilepsy'
+              | 'dental'
+              | 'enteropathy'
+              | 'urinary'
+              | 'cushings'
+              | 'epi'
+              | 'silica-stones'
+              | 'xanthine-stones'
+              | 'gallbladder-mucocele'
+              | 'atopy'
+              | 'hypercalcaemia'
+              | 'other'
           )[]
         | null
     /**
      * @maxItems 50
      */
-    medicines?: ('anticoagulant' | 'chemotherapy' | 'surgery-planned' | 'selegiline' | 'bromide')[] | null
+    medicines?:
+        | (
+              | 'anticoagulant'
+              | 'chemotherapy'
+              | 'surgery-planned'
+              | 'selegiline'
+              | 'bromide'
+              | 'phenobarbital'
+              | 'prednisolone'
+              | 'nsaid'
+              | 'diuretic'
+              | 'ace-inhibitor'
+              | 'levothyroxine'
+              | 'insulin'
+              | 'tetracycline'
+              | 'quinolone'
+              | 'ciclosporin'
+              | 'allopurinol'
+              | 'other'
+          )[]
+        | null
     foodKcalPer100g?: number | null
     alreadyToday?: {
         kcal?: number | null
@@ -918,8 +952,40 @@ export interface Dog {
         | 'anaemia'
         | 'weight-loss'
         | 'weight-gain'
+        | 'hypothyroid'
+        | 'arthritis'
+        | 'epilepsy'
+        | 'dental'
+        | 'enteropathy'
+        | 'urinary'
+        | 'cushings'
+        | 'epi'
+        | 'silica-stones'
+        | 'xanthine-stones'
+        | 'gallbladder-mucocele'
+        | 'atopy'
+        | 'hypercalcaemia'
+        | 'other'
     )[]
-    medicines: ('anticoagulant' | 'chemotherapy' | 'surgery-planned' | 'selegiline' | 'bromide')[]
+    medicines: (
+        | 'anticoagulant'
+        | 'chemotherapy'
+        | 'surgery-planned'
+        | 'selegiline'
+        | 'bromide'
+        | 'phenobarbital'
+        | 'prednisolone'
+        | 'nsaid'
+        | 'diuretic'
+        | 'ace-inhibitor'
+        | 'levothyroxine'
+        | 'insulin'
+        | 'tetracycline'
+        | 'quinolone'
+        | 'ciclosporin'
+        | 'allopurinol'
+        | 'other'
+    )[]
     newIngredients: string[]
     dislikes: string[]
     foodKcalPer100g: number | null
