@@ -7,7 +7,7 @@ namespace MildBowl\Core\Tests\Support;
 /** One of the sets that were written before the reader, and how much of it comes out right. */
 final readonly class Measured
 {
-    public const SETS = ['stops', 'ordinary', 'weighed', 'narrations'];
+    public const SETS = ['stops', 'ordinary', 'weighed', 'narrations', 'label-lists'];
 
     /** @param  list<string>  $misses  each with what came out instead */
     private function __construct(public int $right, public int $of, public array $misses) {}
@@ -24,6 +24,7 @@ final readonly class Measured
                 'stops' => self::passed(...$cells),
                 'ordinary' => self::alarmed(implode('|', $cells)),
                 'weighed' => self::misweighed(...$cells),
+                'label-lists' => self::misread(...$cells),
                 default => throw new \LogicException("There is no set $set."),
             };
             if ($miss !== null) {
@@ -87,6 +88,27 @@ final readonly class Measured
         }
 
         return abs($energy - (float) $kcal) <= max(3.0, 0.12 * (float) $kcal) ? null : $says.' '.round($energy).' kcal';
+    }
+
+    /** What is wrong with the reading of a printed list. */
+    private static function misread(string $worst, string $codes, string $list): ?string
+    {
+        $answer = Asking::of('label', ['version' => 1, 'ingredients' => $list]);
+        $found = [];
+        foreach ($answer['parts'] as $part) {
+            foreach ($part['findings'] as $finding) {
+                $found["{$finding['level']}:{$finding['code']}"] = "{$finding['code']}";
+            }
+        }
+        $wanted = $codes === '-' ? [] : explode(' ', $codes);
+        $nevers = array_filter($found, static fn (string $key): bool => str_starts_with($key, 'never:'), ARRAY_FILTER_USE_KEY);
+        $right = ($answer['worst'] === $worst || ($worst === 'caution' && $answer['worst'] === 'clear'))
+            && array_diff($wanted, $found) === [] && array_diff($nevers, $wanted) === [];
+
+        return $right ? null : $answer['worst'].' '.implode(' ', array_keys($found)).' / '.implode('; ', array_map(
+            static fn (array $part): string => $part['text'].'='.($part['ingredient'] ?? '?'),
+            array_filter($answer['parts'], static fn (array $part): bool => array_filter($part['findings'], static fn (array $one): bool => $one['level'] === 'unknown') !== []),
+        ));
     }
 
     /** @return array<string, mixed> for one healthy dog of 20 kg */
