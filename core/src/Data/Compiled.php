@@ -50,6 +50,7 @@ use MildBowl\Core\Build\Tables;
  *     roles: array<string, RoleRow>,
  *     feels: list<FeelRow>,
  *     heat: list<HeatRow>,
+ *     labelFriends: list<array{head: string, word: string, means: string}>,
  *     gasMarks: list<array{mark: string, celsius: float, source: string}>,
  *     cores: list<CoreRow>,
  *     cutters: list<array{shape: string, mm: float, source: string}>,

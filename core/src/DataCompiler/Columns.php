@@ -44,6 +44,7 @@ final class Columns
         'ignored' => 'phrase:text /',
         'ingredients' => 'id:id / name:text groups:group?; jobs:job?; water:number kcal:number protein:number fat:number carbohydrate:number fibre:number sugars:number ash:number sodium:number? calcium:number? phosphorus:number? potassium:number? copper:number? vitaminA:number? vitaminD:number? magnesium:number? zinc:number? iron:number? source:source confidence:confidence',
         'keeping' => 'class:keeping / jarDays:number fridgeDays:number freezerDays:number meaning:text source:source',
+        'label-friends' => 'head:text word:text / means:text',
         'label-names' => 'ingredient:food / names:text|',
         'measures' => 'unit:id / kind:unit-kind low:number best:number high:number names:text| source:source',
         'medicines' => 'medicine:medicine / label:text message:text? advice:text? source:source',

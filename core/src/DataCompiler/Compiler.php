@@ -51,6 +51,7 @@ final readonly class Compiler
             'feels' => $this->rows('feels'),
             'heat' => $this->rows('heat'),
             'gasMarks' => $this->rows('gas-marks'),
+            'labelFriends' => $this->rows('label-friends'),
             'cores' => $this->rows('cores'),
             'cutters' => $this->rows('cutters'),
             'actives' => $measures->actives(),

@@ -131,6 +131,11 @@ final readonly class Foods
         foreach (Row::of($this->folder, 'label-names') as $row) {
             foreach ($row->list('names') as $name) {
                 $add($name, $row->text('ingredient'));
+                // "flocons d'avoine": the apostrophe joins two words
+                $joined = preg_replace('/(?<= )([dl]) (?=\p{L})/u', '$1', $name) ?? $name;
+                if ($joined !== $name) {
+                    $add($joined, $row->text('ingredient'));
+                }
             }
         }
         foreach (Row::of($this->folder, 'ignored') as $row) {

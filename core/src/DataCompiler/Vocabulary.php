@@ -106,7 +106,7 @@ final class Vocabulary
     public const TRAITS_IN_CODE = [
         'flour', 'bran', 'oil', 'animal-fat', 'meat', 'organ', 'liver-organ', 'raw-meat', 'raw-fish', 'cured-meat', 'cheese', 'nut-butter', 'liquid', 'herb',
         'spice', 'spice-mix', 'added-sugar', 'added-sugar-part', 'new-fibre', 'baking-leavener', 'category-word', 'additive', 'salted', 'tinned-fish', 'gelling', 'melts-gelatin', 'cooked-bone-as-such', 'raw-bone-as-such',
-        'kelp', 'check-sugar-free', 'composite-head',
+        'kelp', 'check-sugar-free', 'composite-head', 'hides-poison', 'check-flavouring',
     ];
 
     /**

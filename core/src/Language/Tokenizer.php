@@ -35,7 +35,7 @@ final class Tokenizer
         .'|[^\s\p{L}\d](*MARK:mark)~u';
 
     /** Letters that do not come apart into a letter and a mark. */
-    private const WHOLE = ['ø' => 'o', 'œ' => 'oe', 'æ' => 'ae', 'ß' => 'ss'];
+    private const WHOLE = ['ø' => 'o', 'œ' => 'oe', 'æ' => 'ae', 'ß' => 'ss', 'ł' => 'l'];
 
     /** Removes what cannot be seen and settles equivalent forms; the result is what tokens point into. */
     public static function clean(string $text): string

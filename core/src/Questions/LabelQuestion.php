@@ -26,8 +26,9 @@ final readonly class LabelQuestion
         $screener = new Screener(Circumstances::of($this->dogs, Texture::assumed(), $this->kitchen->policy), $lines);
         $parts = [];
         $worst = null;
-        foreach (LabelReader::read($this->ingredients, $lines) as $part) {
-            $findings = $screener->labelPart($part);
+        $read = LabelReader::read($this->ingredients, $lines);
+        foreach ($screener->labelParts($read) as $n => $findings) {
+            $part = $read[$n];
             foreach ($findings as $finding) {
                 $worst = $worst === null || $finding->level->rank() < $worst->rank() ? $finding->level : $worst;
             }

@@ -11,6 +11,7 @@ final readonly class LabelPart
 {
     /**
      * @param  bool  $trace  stands after "may contain"
+     * @param  bool  $isSpelled  what it is made of follows in brackets
      * @param  non-empty-list<ReadLine>  $lines  the part as read; two where it joins two foods with "and"
      */
     public function __construct(
@@ -19,5 +20,12 @@ final readonly class LabelPart
         public int $depth,
         public bool $trace,
         public array $lines,
+        public bool $isSpelled = false,
     ) {}
+
+    /** The same part, of which it is told whether its contents are written out. */
+    public function spelled(bool $isSpelled): self
+    {
+        return new self($this->text, $this->percent, $this->depth, $this->trace, $this->lines, $isSpelled);
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Screening;
 
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\ReadLine;
@@ -11,12 +12,15 @@ use MildBowl\Core\Reading\ReadLine;
 /** Reads the ingredient list printed on a tub: parts in order, nested brackets, percent values, "may contain". */
 final class LabelReader
 {
-    private const HEAD = '/^\s*(ingredients?( list)?|contains|composition|zutaten|ingr[ée]dients|ingredientes|ingredienti|ingredi[ëe]nten)\s*:\s*/iu';
+    private const HEAD = '/^\s*(ingredients?( list)?|contains|composition|zutaten|ingr[ée]dients|ingredientes|ingredienti|ingredi[ëe]nten|ingredienser|inneh[åa]ll|sk[łl]adniki|sk[łl]ad)\s*:\s*/iu';
 
-    private const TRACE = '/\G(?:may (?:also )?contain(?: small amounts? of)?(?: traces? of)?|(?:contains )?traces? of|(?:made|produced|packed|manufactured) (?:in|on) (?:a |an |the )?(?:\w+ ){0,3}(?:that|which|where|with|handling|using)(?: (?:also )?(?:handles|uses|processes|handle|use|process|we use))?|not suitable for (?:\w+ ){0,4}(?:with|allergic to)|kann spuren von|peut contenir(?: des traces de)?|puede contener(?: trazas de)?|pu[òo] contenere(?: tracce di)?)\b:?/iu';
+    private const TRACE = '/\G(?:may (?:also )?contain(?: small amounts? of)?(?: traces? of)?|(?:contains )?traces? of|(?:made|produced|packed|manufactured) (?:in|on) (?:a |an |the )?(?:\w+ ){0,3}(?:that|which|where|with|handling|using)(?: (?:also )?(?:handles|uses|processes|handle|use|process|we use))?|not suitable for (?:\w+ ){0,4}(?:with|allergic to)|kann spuren von|peut contenir(?: des traces de)?|puede contener(?: trazas de)?|pu[òo] contenere(?: tracce di)?|kan (?:sporen van|inneh[åa]lla(?: sp[åa]r av)?|indeholde(?: spor af)?)|mo[żz]e zawiera[ćc](?: [śs]ladowe ilo[śs]ci)?|pode conter(?: vest[íi]gios de)?)(?!\p{L}):?/iu';
+
+    /** "Kann Spuren von anderen Nüssen enthalten": words about the traces, and not of them. */
+    private const AROUND_TRACES = '/(?<!\p{L})(?:other|anderen?|autres?|otr[oa]s|altr[aei]|andere|andra|andre|inn[ey]ch|outros?|enthalten(?: sein)?|bevatten|inneh[åa]lla|indeholde|sp[åa]r av|spor af)(?!\p{L})/iu';
 
     /** Sentences on a tub that are no part of its list. */
-    private const OTHER = '/(?:(?<=[.;\n])|^)\s*(?:allerg\w+ (?:advice|information|info)|for allergens|nutrition\w*|storage|store (?:in|at|below)|keep (?:in|cool|refrigerated|out)|once opened|best before|use by|net w\w+|produced (?:by|for)|distributed by|made in \w+|shake well|stir before|serving suggestion|free from)\b[^.\n]*[.\n]?/iu';
+    private const OTHER = '/(?:(?<=[.;\n])|^)\s*(?:allerg\w+ (?:advice|information|info)|for allergens|nutrition\w*|storage|store (?:in|at|below)|keep (?:in|cool|refrigerated|out)|once opened|best before|use by|net w\w+|produced (?:by|for)|distributed by|made in \w+|shake well|stir before|serving suggestion|free from|mindestens haltbar|k[üu]hl|trocken lagern|nach dem [öo]ffnen|n[äa]hrwerte?|[àa] (?:conserver|consommer)|valeurs nutritionnelles|conservar|consumir|informaci[óo]n nutricional|conservare|da consumarsi|valori nutrizionali|(?:koel |droog )?bewaren|ten minste houdbaar|voedingswaarde|f[öo]rvaras|b[äa]st f[öo]re|n[äa]ringsv[äa]rde|opbevares|mindst holdbar|n[æa]ringsindhold|przechowywa[ćc]|najlepiej spo[żz]y[ćc]|warto[śs][ćc] od[żz]ywcza)\b[^.\n]*[.\n]?/iu';
 
     /** A full stop after these ends no part: "L. acidophilus", "incl. celery". */
     private const SHORTENED = '/(?:^|[\s(])(?:\p{L}|incl|min|max|approx|nat|art|veg|conc|var|spp)$/iu';
@@ -37,9 +41,13 @@ final class LabelReader
     public static function read(string $ingredients, LineReader $lines): array
     {
         $reader = new self($lines);
-        $reader->all(trim(preg_replace([self::HEAD, self::OTHER], ' ', Tokenizer::clean($ingredients)) ?? ''));
+        $reader->all(trim(preg_replace([self::HEAD, self::OTHER], ' ', self::inItsLanguage(Tokenizer::clean($ingredients))) ?? ''));
 
-        return $reader->parts;
+        return array_map(
+            static fn (int $n, LabelPart $part): LabelPart => $part->spelled(self::follows($part, $reader->parts[$n + 1] ?? null)),
+            array_keys($reader->parts),
+            $reader->parts,
+        );
     }
 
     private function all(string $text): void
@@ -68,6 +76,24 @@ final class LabelReader
             }
         }
         $this->flush();
+    }
+
+    /** Words that mean another food in English, in a list whose head tells its language: an Italian "latte" is milk. */
+    private static function inItsLanguage(string $text): string
+    {
+        foreach (Compiled::tables()['labelFriends'] as $friend) {
+            if (preg_match('/^\s*'.preg_quote($friend['head'], '/').'\s*:/iu', $text) === 1) {
+                $text = preg_replace('/(?<!\p{L})'.preg_quote($friend['word'], '/').'(?!\p{L})/iu', $friend['means'], $text) ?? $text;
+            }
+        }
+
+        return $text;
+    }
+
+    /** Whether the next part begins what a part is made of: "spices (including pepper)" leaves the rest unsaid. */
+    private static function follows(LabelPart $part, ?LabelPart $next): bool
+    {
+        return $next !== null && $next->depth > $part->depth && ! $next->trace && preg_match('/^(incl|contain|with\b|inkl|dont\b|con\b|met\b|mit\b)/iu', $next->text) !== 1;
     }
 
     private static function insideNumber(string $text, int $i): bool
@@ -110,6 +136,9 @@ final class LabelReader
         $atMost = '/(contains?\s+)?(less than|not more than|max\.?)?\s*\d+(?:[.,]\d+)?\s*%(\s*or less)?(\s*of)?(\s*(each|the following))?\s*:?/iu';
         $percent = preg_match('/(less than|not more than|max\.?|contains?)?\s*(\d+(?:[.,]\d+)?)\s*%(\s*or less)?/iu', $text, $found) === 1 && $found[1] === '' && ($found[3] ?? '') === '' ? self::number($found[2]) : null;
         $bare = trim(preg_replace([$atMost, '/^(and|contains?|including|incl\.?|from|of which|or less of|each of the following)\b[: ]*/iu'], ' ', $text) ?? '');
+        if ($this->traceDepth !== null) {
+            $bare = trim(preg_replace(self::AROUND_TRACES, ' ', $bare) ?? $bare);
+        }
         if (preg_match('/[\p{L}\d]/u', $bare) !== 1) {
             return;
         }

@@ -17,10 +17,22 @@ use MildBowl\Core\Values\Range;
 final readonly class Screener
 {
     /** Codes that tell nothing new of a product whose list is read. */
-    private const SETTLED_BY_LABEL = ['nut-butter', 'cured-meat', 'food-colour', 'sweetened-check', 'pie-filling-check', 'form-check', 'bakery'];
+    private const SETTLED_BY_LABEL = ['nut-butter', 'cured-meat', 'food-colour', 'sweetened-check', 'pie-filling-check'];
+
+    /** Codes that the brackets behind a part settle, and nothing else of its list. */
+    private const SETTLED_WHEN_SPELLED = ['broth', 'bakery'];
+
+    /** Forms that bring what no list names: the others bring salt, sugar or smoke, which it does. */
+    private const SEASONED = ['pickled', 'marinated', 'seasoned', 'stuffed', 'breaded', 'flavoured', 'creamed'];
 
     /** Poison by the spoon, and a trace in a printed list. */
     private const HARMLESS_IN_LISTS = ['nutrient', 'cooked-bone', 'raw-bone'];
+
+    /** Cautions that a printed list may not swallow. */
+    private const TOLD_IN_LISTS = ['polyol-other'];
+
+    /** Words of a list that may stand for a poison: onion, raisins, macadamia. */
+    private const MAY_HIDE = ['spice-mix', 'hides-poison'];
 
     /** @var list<Dog> who may not have some food that the others may */
     private array $particular;
@@ -150,8 +162,8 @@ final readonly class Screener
     public function label(string $name, string $ingredients): array
     {
         $findings = [];
-        foreach (LabelReader::read($ingredients, $this->reader) as $part) {
-            foreach ($this->labelPart($part) as $finding) {
+        foreach ($this->labelParts(LabelReader::read($ingredients, $this->reader)) as $ofPart) {
+            foreach ($ofPart as $finding) {
                 $findings[] = $finding->onLabelOf($name);
             }
         }
@@ -159,19 +171,33 @@ final readonly class Screener
         return Finding::unique($findings);
     }
 
+    /**
+     * @param  list<LabelPart>  $parts
+     * @return list<list<Finding>> of each part of a printed list
+     */
+    public function labelParts(array $parts): array
+    {
+        $areSavoury = LabelGoods::areSavoury($parts);
+
+        return array_map(fn (LabelPart $part): array => $this->labelPart($part, $areSavoury), $parts);
+    }
+
     /** @return list<Finding> */
-    public function labelPart(LabelPart $part): array
+    private function labelPart(LabelPart $part, bool $isSavoury): array
     {
         $findings = [];
         foreach ($part->lines as $line) {
             foreach ($line->foods() as $food) {
                 foreach ($this->foods([$food], $line->saidOf($food)) as $finding) {
-                    $isHarmless = $finding->level === Level::Caution || in_array($finding->code, self::HARMLESS_IN_LISTS, true)
-                        || ($finding->level === Level::CheckLabel && (in_array($finding->code, self::SETTLED_BY_LABEL, true) || ($finding->code === 'category' && ! $food->inGroup('spice-mix'))));
-                    if (! $isHarmless || $part->trace) {
-                        $findings[] = $part->trace ? self::asTrace($finding) : $finding;
+                    if ($part->trace) {
+                        $findings[] = self::asTrace($finding, $food);
+                    } elseif (! self::isHarmlessInList($finding, $food, $part->isSpelled, $isSavoury)) {
+                        $findings[] = $finding;
                     }
                 }
+            }
+            if (! $part->trace && ! $part->isSpelled && $line->food !== null) {
+                array_push($findings, ...Change::of($line->food, array_values(array_intersect($line->unsettled, self::SEASONED))));
             }
             if (! $part->trace && ! $line->isUnderstood()) {
                 $findings[] = Saying::of('unrecognised', 'label')->finding(fill: ['{text}' => $part->text]);
@@ -181,10 +207,25 @@ final readonly class Screener
         return Finding::unique(array_values(array_filter($findings)));
     }
 
-    /** What is only there in traces: xylitol and allergens are asked about, other poisons are told of, the rest is nothing. */
-    private static function asTrace(Finding $finding): ?Finding
+    /** What matters of a spoonful and not in a printed list, or is answered by what the list says next to it. */
+    private static function isHarmlessInList(Finding $finding, Ingredient $food, bool $isSpelled, bool $isSavoury): bool
     {
         return match (true) {
+            $finding->level === Level::Caution => ! in_array($finding->code, self::TOLD_IN_LISTS, true),
+            in_array($finding->code, self::HARMLESS_IN_LISTS, true) => true,
+            $finding->level !== Level::CheckLabel => false,
+            $finding->code === 'category' => $isSpelled || ! $food->inAny(self::MAY_HIDE),
+            $finding->code === 'seasoned' => $food->inGroup('check-flavouring') ? ! $isSavoury : $isSpelled,
+            in_array($finding->code, self::SETTLED_WHEN_SPELLED, true) => $isSpelled,
+            default => in_array($finding->code, self::SETTLED_BY_LABEL, true),
+        };
+    }
+
+    /** What is only there in traces: xylitol and allergens are asked about, other poisons are told of, the rest is nothing. */
+    private static function asTrace(Finding $finding, Ingredient $food): ?Finding
+    {
+        return match (true) {
+            $finding->code === 'category' && $food->inAny(self::MAY_HIDE) => $finding->inTraces(Level::Caution),
             $finding->code === 'xylitol', $finding->level === Level::Allergen => $finding->inTraces(Level::CheckLabel),
             $finding->level === Level::Never => $finding->inTraces(Level::Caution),
             default => null,
