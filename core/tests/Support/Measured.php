@@ -7,15 +7,15 @@ namespace MildBowl\Core\Tests\Support;
 /** One of the sets that were written before the reader, and how much of it comes out right. */
 final readonly class Measured
 {
-    public const SETS = ['stops', 'ordinary', 'weighed', 'narrations', 'label-lists'];
+    public const SETS = ['stops', 'ordinary', 'weighed', 'narrations', 'label-lists', 'wild'];
 
     /** @param  list<string>  $misses  each with what came out instead */
     private function __construct(public int $right, public int $of, public array $misses) {}
 
     public static function of(string $set): self
     {
-        if ($set === 'narrations') {
-            return self::narrations();
+        if ($set === 'narrations' || $set === 'wild') {
+            return self::sheets($set);
         }
         $misses = [];
         $cases = Cases::cells("$set.txt");
@@ -35,10 +35,10 @@ final readonly class Measured
         return new self(count($cases) - count($misses), count($cases), $misses);
     }
 
-    private static function narrations(): self
+    private static function sheets(string $folder): self
     {
         $misses = [];
-        $all = Narration::all();
+        $all = Narration::all($folder);
         foreach ($all as $one) {
             $wrong = $one->wrongs(Asking::of('read', ['version' => 1, 'content' => $one->talk])['recipes']);
             if ($wrong !== []) {

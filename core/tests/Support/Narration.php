@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Tests\Support;
 
-/** A talk of cases/narrations, and the sheets that a listener would have written: plain lines, whose foods and grams are what must come out. */
+/**
+ * A talk of cases/narrations, or a page or note of cases/wild, and the sheets that a person would have written: plain lines, whose foods
+ * and grams are what must come out, and words that must stand in the method, or nowhere.
+ */
 final readonly class Narration
 {
-    /** @param  list<array{title: string, lines: list<string>, bake: ?string, warned: list<string>}>  $sheets */
+    /** @param  list<array{title: string, lines: list<string>, bake: ?string, warned: list<string>, steps: list<string>, not: list<string>}>  $sheets */
     private function __construct(public string $name, public string $talk, public array $sheets) {}
 
     /** @return list<self> */
-    public static function all(): array
+    public static function all(string $folder = 'narrations'): array
     {
-        $files = glob(__DIR__.'/../cases/narrations/*.txt') ?: [];
+        $files = glob(__DIR__."/../cases/$folder/*.txt") ?: [];
 
         return array_map(self::of(...), $files);
     }
@@ -23,12 +26,14 @@ final readonly class Narration
         [$talk, $written] = explode("\n=====\n", (string) file_get_contents($file), 2);
         $sheets = [];
         foreach (explode("\n---\n", trim($written)) as $part) {
-            $sheet = ['title' => '', 'lines' => [], 'bake' => null, 'warned' => []];
+            $sheet = ['title' => '', 'lines' => [], 'bake' => null, 'warned' => [], 'steps' => [], 'not' => []];
             foreach (explode("\n", $part) as $row) {
                 match (true) {
                     str_starts_with($row, '# ') => $sheet['title'] = substr($row, 2),
                     str_starts_with($row, 'bake ') => $sheet['bake'] = substr($row, 5),
                     str_starts_with($row, 'warn ') => $sheet['warned'] = explode(' ', substr($row, 5)),
+                    str_starts_with($row, 'step ') => $sheet['steps'][] = substr($row, 5),
+                    str_starts_with($row, 'not ') => $sheet['not'][] = substr($row, 4),
                     default => $sheet['lines'][] = $row,
                 };
             }
@@ -63,6 +68,17 @@ final readonly class Narration
             }
             foreach (array_diff_key($came, $wanted) as $food => $_) {
                 $wrong[] = "{$sheet['title']}: $food was not said";
+            }
+            $steps = is_string($read['steps'] ?? null) ? $read['steps'] : '';
+            foreach ($sheet['steps'] as $step) {
+                if (! str_contains($steps, $step)) {
+                    $wrong[] = "{$sheet['title']}: no step \"$step\"";
+                }
+            }
+            foreach ($sheet['not'] as $words) {
+                if (str_contains($steps.$read['text'], $words)) {
+                    $wrong[] = "{$sheet['title']}: \"$words\" is of no recipe";
+                }
             }
         }
 
