@@ -13,12 +13,16 @@ final class Doubts
 {
     private const PLACES = ['jar' => 'jar|tin|airtight|room temperature|counter|cupboard|container', 'fridge' => 'fridge|refrigerat\w+', 'freezer' => 'freez\w+'];
 
+    /** Said of what is dried out or baked hard. */
+    private const DRY = '/\b(?:dry|dried|dehydrat\w*|jerky|hard|crisp\w*|crunchy|snap|twice)\b/i';
+
     private const DAYS = ['day' => 1, 'week' => 7, 'month' => 30, 'year' => 365];
 
     /** @return list<Doubt> */
     public static function of(string $text, string $steps, RecipeReader $reader): array
     {
         $doubts = $rows = [];
+        $class = null;
         foreach ([Place::TEXT => $text, Place::STEPS => $steps] as $in => $all) {
             foreach (RecipeReader::rows($all) as $number => $row) {
                 $row = trim($row);
@@ -26,7 +30,9 @@ final class Doubts
                     continue;
                 }
                 $rows[] = $row;
-                foreach ([self::heat($row), self::correction($row), self::keeping($row, $text, $reader), self::claim($row)] as $question) {
+                foreach ([self::heat($row), self::correction($row), self::keeping($row, static function () use (&$class, $text, $steps, $reader): string {
+                    return $class ??= self::keepingClass($text, $steps, $reader);
+                }), self::claim($row)] as $question) {
                     if ($question !== null) {
                         $doubts[] = new Doubt($row, $question, $number, $in);
                     }
@@ -77,7 +83,8 @@ final class Doubts
         return 'It is corrected in the telling: does "'.trim($found[2], ' .').'" hold, instead of "'.trim($found[1], ' ,').'"?';
     }
 
-    private static function keeping(string $row, string $text, RecipeReader $reader): ?string
+    /** @param  \Closure(): string  $class  what is kept, by its class in keeping.csv */
+    private static function keeping(string $row, \Closure $class): ?string
     {
         if (preg_match('/\b(keep|keeps|store|stored|last|lasts|good for|up to)\b/i', $row) !== 1 || preg_match('/(\d+|one|two|three|four|six|twelve|a|several)\s*(?:-|–|to)?\s*(\d+)?\s*(day|week|month|year)s?\b/i', $row, $found) !== 1) {
             return null;
@@ -85,7 +92,7 @@ final class Doubts
         $words = ['one' => 1, 'a' => 1, 'two' => 2, 'three' => 3, 'several' => 3, 'four' => 4, 'six' => 6, 'twelve' => 12];
         $number = (int) ($found[2] !== '' ? $found[2] : ($words[strtolower($found[1])] ?? $found[1]));
         $days = $number * self::DAYS[strtolower($found[3])];
-        $life = ShelfLife::of(self::keepingClass($text, $reader));
+        $life = ShelfLife::of($class());
         foreach (self::PLACES as $place => $pattern) {
             if (preg_match("/\\b($pattern)\\b/i", $row) === 1) {
                 $ours = $life->days($place);
@@ -97,14 +104,24 @@ final class Doubts
         return $days > $life->jarDays ? "Our table says at most {$life->jarDays} days in the jar and {$life->fridgeDays} in the fridge for what is {$life->meaning}: shorten it?" : null;
     }
 
-    private static function keepingClass(string $text, RecipeReader $reader): string
+    /** What a recipe is kept as, at the end that spoils first where it does not say how it is made. */
+    private static function keepingClass(string $text, string $steps, RecipeReader $reader): string
     {
-        $class = 'dry';
+        $isDry = preg_match(self::DRY, $steps) === 1;
+        $isFrozen = preg_match('/\bfreez|\bfrozen\b/i', $steps) === 1 && preg_match('/\b(?:bak|oven|roast)/i', $steps) !== 1;
+        if ($isFrozen) {
+            return 'frozen';
+        }
+        $class = match (true) {
+            preg_match('/\b(?:no|without)[- ]bak|\bunbaked\b|\bnot baked\b/i', $steps) === 1 => 'no-bake',
+            $isDry => 'hard',
+            default => 'biscuit',
+        };
         foreach ($reader->read($text, '')->lines as $line) {
             if ($line->food?->inAny(['meat', 'organ', 'fish', 'shellfish', 'cheese']) === true) {
-                return 'meat';
+                return $isDry ? 'meat-dry' : 'meat';
             }
-            if ($line->food?->inAny(['fruit', 'vegetable']) === true) {
+            if ($class !== 'hard' && $line->food?->inAny(['fruit', 'vegetable']) === true) {
                 $class = 'moist';
             }
         }

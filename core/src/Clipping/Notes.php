@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Clipping;
 
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Reading\RecipeReader;
 
@@ -15,14 +17,23 @@ final readonly class Notes
 {
     public function __construct(private RecipeReader $reader) {}
 
-    private const LIST = '/^(the\s+)?(ingredients?|you(\'|’)?(ll| will)? need|what you(\'|’)?(ll| will)? need|for the list)\b.{0,30}$/iu';
+    private const LIST = '/^(?:(?:amounts?|quantit(?:y|ies))\s+(?:ingredients?|foods?|items?)|(?:ingredients?|foods?|items?)\s+(?:amounts?|quantit(?:y|ies)))$|^(the\s+)?(ingredients?|you(\'|’)?(ll| will)? need|what you(\'|’)?(ll| will)? need|for the list)\b.{0,30}$/iu';
 
     private const METHOD = '/^(the\s+)?(method|directions?|instructions?|steps|preparation|how to(?: make\b.{0,20})?|what to do|procedure)\s*:?$/iu';
 
     private const ASIDE = '/^(notes?|tips?|storage|storing|nutrition( facts| information)?|comments?|equipment|about|reviews?|video|related|you may also like|faq|newsletter|share|print|rating)\b.{0,40}$/iu';
 
+    /** Where a page goes on to something else, whatever mark stands before it. */
+    private const ELSEWHERE = '/^(?:\d{1,5}\s+)?(?:comments?|replies|reviews?|ratings?|responses)\s*(?:\(\d+\))?$|^(?:leave a (?:reply|comment)|you may also like|more recipes|related (?:recipes|posts)|share this|nutrition(?: facts| information)?|video|did you make this)\b.{0,60}$/iu';
+
     /** Tags and calls to the audience: nothing of a recipe. */
-    private const NOT_OF_IT = '/^\s*#\p{L}\w*(?:\s+#|\s*$)|(?:#\p{L}\w+\s*){2,}|^\W*(?:tag|follow|subscribe|like and|save this|share this|link in bio|comment|dm|double tap|advertisement|sponsored|jump to recipe|pin (?:it|this)|print recipe)\b/iu';
+    private const NOT_OF_IT = '/^\s*#\p{L}\w*(?:\s+#|\s*$)|(?:#\p{L}\w+\s*){2,}|^\W*(?:tag|follow|subscribe|like and|save this|share this|link in bio|comment|dm|double tap|advertisement|sponsored|jump to recipe|skip to recipe|pin (?:it|this)|print recipe|only \d+ ingredients|just \d+ ingredients)\b|^\W*[\d.]+ from \d+ votes|^[★☆\s]+[\d.]*/iu';
+
+    /** A heading that somebody says rather than writes: "here is what I make for Flint:". */
+    private const SPEAKER = '/\b(?:I|my|we|our|here(?:\'s|’s| is| are))\b/iu';
+
+    /** "A) Turkey rolls": one of several recipes that are counted. */
+    private const NUMBERED = '/^\s*(?:recipe\s+)?(?:[A-H]|\d{1,2}|[IVX]{1,4})[).:]\s+\p{Lu}[^.!?:\d]{2,60}$/u';
 
     /** Bytes of a row; more is no line of a recipe. */
     private const LONGEST_ROW = 20_000;
@@ -31,8 +42,10 @@ final readonly class Notes
 
     public function read(string $text): Clipped
     {
-        $recipes = $notUnderstood = [];
-        foreach (self::documents($text) as $rows) {
+        $read = new Rows($text, $this->reader);
+        $recipes = [];
+        $notUnderstood = $read->aside;
+        foreach (self::documents($read->rows) as $rows) {
             [$recipe, $rest] = $this->one($rows);
             if ($recipe !== null) {
                 $recipes[] = $recipe;
@@ -46,11 +59,11 @@ final readonly class Notes
     /**
      * A new recipe begins at a title of the highest rank used, or at a ruled line, when a list follows.
      *
+     * @param  list<string>  $rows
      * @return list<list<string>>
      */
-    private static function documents(string $text): array
+    private static function documents(array $rows): array
     {
-        $rows = explode("\n", str_replace(["\r\n", "\r"], "\n", $text));
         $rank = null;
         foreach ($rows as $row) {
             if (preg_match('/^(#{1,3})\s+(.+)$/', $row, $found) === 1 && ! self::isPart($found[2])) {
@@ -63,8 +76,9 @@ final readonly class Notes
             $isTitle = $rank !== null && preg_match('/^#{'.$rank.'}\s+(.+)$/', $row, $found) === 1 && ! self::isPart($found[1]);
             $isRule = preg_match(self::RULE, $row) === 1;
             // without marks: a lone line right above "Ingredients" once a list has been seen
-            $isBare = $rank === null && $hasList && trim($row) !== '' && ! self::isPart($row) && self::nextIsList($rows, $index) && mb_strlen($row) < 90;
-            if (($isTitle || $isRule || $isBare) && self::isFilled(end($documents))) {
+            $isNumbered = $rank === null && preg_match(self::NUMBERED, $row) === 1 && self::nextIsAmount($rows, $index);
+            $isBare = $isNumbered || $rank === null && $hasList && trim($row) !== '' && ! self::isPart($row) && self::nextIsList($rows, $index) && mb_strlen($row) < 90;
+            if (($isTitle || $isRule || $isBare) && self::isFilled(end($documents)) && ($isRule || self::hasBegun(end($documents)))) {
                 $documents[] = [];
                 $hasList = false;
             }
@@ -75,6 +89,28 @@ final readonly class Notes
         }
 
         return array_values(array_filter($documents, self::isFilled(...)));
+    }
+
+    /**
+     * Whether a document holds more than titles and talk: a second title right after the first names the same recipe.
+     *
+     * @param  list<string>  $rows
+     */
+    private static function hasBegun(array $rows): bool
+    {
+        return array_filter($rows, static fn (string $row): bool => preg_match('/^\s*[-*•▢□☐\d½¼¾⅓⅔]/u', $row) === 1 || preg_match(self::LIST, self::bare($row)) === 1) !== [];
+    }
+
+    /** @param  list<string>  $rows */
+    private static function nextIsAmount(array $rows, int $index): bool
+    {
+        for ($i = $index + 1; $i <= $index + 2 && isset($rows[$i]); $i++) {
+            if (trim($rows[$i]) !== '') {
+                return preg_match('/^\s*(?:[-*•]\s*)?(?!\d{1,2}[.)]\s)[\d½¼¾⅓⅔]/u', $rows[$i]) === 1;
+            }
+        }
+
+        return false;
     }
 
     /** @param  list<string>  $rows */
@@ -136,6 +172,14 @@ final readonly class Notes
                 continue;
             }
             $isHeading = preg_match('/^\s*#{1,6}\s/', $row) === 1 || preg_match('/^\s*\*\*.+\*\*:?\s*$/', $row) === 1;
+            if ($title === null && preg_match(self::NUMBERED, $row) === 1 && $before === [] && $list === []) {
+                $title = trim(preg_replace('/^\s*(?:recipe\s+)?\w{1,4}[).:]\s+/iu', '', $row) ?? $row);
+
+                continue;
+            }
+            if ($isHeading && mb_strtolower($bare) === mb_strtolower($title ?? '')) {
+                continue;
+            }
             if ($isHeading && $title === null && ! self::isPart($bare)) {
                 $title = $bare;
 
@@ -151,7 +195,7 @@ final readonly class Notes
 
                 continue;
             }
-            if ($isHeading && preg_match(self::ASIDE, $bare) === 1 || preg_match('/^(notes?|tips?|storage|storing|nutrition)\s*:?\s*$/i', $bare) === 1) {
+            if ($isHeading && preg_match(self::ASIDE, $bare) === 1 || preg_match(self::ELSEWHERE, $bare) === 1 || preg_match('/^(notes?|tips?|storage|storing|nutrition)\s*:?\s*$/i', $bare) === 1) {
                 $part = 'aside';
 
                 continue;
@@ -213,16 +257,16 @@ final readonly class Notes
         $list = $rest = [];
         $steps = $method;
         foreach ($rows as $row) {
-            if (str_ends_with($row, ':')) {
+            if (str_ends_with($row, ':') && preg_match(self::SPEAKER, $row) !== 1) {
                 $list[] = $row;
 
                 continue;
             }
             $read = $this->reader->read($row, '');
             $foods = array_filter($read->lines, static fn (ReadLine $line): bool => $line->food !== null || $line->amounts !== []);
-            if ($read->lines === [] && $read->steps !== []) {
+            if ($read->lines === [] && $read->steps !== [] && $this->cooks($row)) {
                 $steps[] = $row;
-            } elseif ($foods !== []) {
+            } elseif ($foods !== [] && ! self::isRemark($row, $read->lines)) {
                 $list[] = $row;
             } else {
                 $rest[] = $row;
@@ -234,6 +278,25 @@ final readonly class Notes
         }
 
         return [new Clipping($title ?? 'Untitled', implode("\n", $list), implode("\n", $steps), $yield, $prep, $bake, $source), [...$rest, ...$aside]];
+    }
+
+    /**
+     * "My vet said he should eat more vegetables.": somebody speaks, without an amount, of no food in particular.
+     *
+     * @param  list<ReadLine>  $lines
+     */
+    private static function isRemark(string $row, array $lines): bool
+    {
+        return preg_match('/[.!]\W*$/u', $row) === 1 && preg_match(self::SPEAKER, $row) === 1
+            && array_filter($lines, static fn (ReadLine $line): bool => $line->amounts !== [] || array_filter($line->foods(), static fn (Ingredient $food): bool => ! $food->inGroup('category-word')) !== []) === [];
+    }
+
+    /** Whether a sentence tells what to do: it names a heat or a time, or something is done in it. "Have fun." does neither. */
+    private function cooks(string $row): bool
+    {
+        $heads = preg_match_all('/(?:^|[.;,!]|\b(?:and|then|now|gently|carefully|first|next|finally|next|until)\b)\W*(\p{L}+)/u', mb_strtolower($row), $found) > 0 ? $found[1] : [];
+
+        return preg_match('/\d/', $row) === 1 || array_intersect_key(array_flip($heads), Compiled::tables()['verbs']) !== [];
     }
 
     /** A title has no amount, and the line below it has one. */

@@ -50,11 +50,13 @@ final class PlainPage
 
     public static function words(string $html): string
     {
-        foreach (['script', 'style', 'noscript', 'template', 'svg', 'iframe', 'object'] as $name) {
+        foreach (['script', 'style', 'noscript', 'template', 'svg', 'iframe', 'object', 'nav', 'footer', 'aside', 'form', 'button'] as $name) {
             $html = self::without($html, $name);
         }
+        $html = self::withoutBystanders(preg_match('/<h[12][\s>]/i', $html) === 1 ? self::without($html, 'title') : $html);
         $html = preg_replace('/<!--.*?(-->|$)/s', ' ', $html) ?? '';
         $html = preg_replace('/\s*[\r\n]+\s*/', ' ', $html) ?? '';
+        $html = preg_replace('/<\/t[dh]>\s*<t[dh](?:\s[^>]{0,2000})?>/i', ' ', $html) ?? '';
         $html = preg_replace('/<h[1-3][^>]{0,2000}>/i', "\n# ", $html) ?? '';
         $html = preg_replace('/<li[^>]{0,2000}>/i', "\n- ", $html) ?? '';
         $html = preg_replace('/<\/?(?:'.self::BLOCKS.')(?:\s[^>]{0,4000})?\/?>/i', "\n", $html) ?? '';
@@ -78,6 +80,38 @@ final class PlainPage
     private static function withoutTags(string $html): string
     {
         return preg_replace('/<(?=[a-z\/!?])[^<>]{0,20000}>/i', ' ', $html) ?? '';
+    }
+
+    /** Comments, adverts and what else stands around a recipe on its page, by what its boxes are called. */
+    private static function withoutBystanders(string $html): string
+    {
+        $at = 0;
+        for ($n = 0; $n < 500 && preg_match('/<(div|section|ul|ol)\s[^>]{0,1000}?(?:class|id)\s*=\s*["\'][^"\']{0,300}?(?<![a-z])(?:comments?|respond|adverts?|advertisement|ads?|sidebar|newsletter|related|cookies?|share|social|promo|breadcrumbs?)(?![a-z])[^>]{0,1000}>/i', $html, $found, PREG_OFFSET_CAPTURE, $at) === 1; $n++) {
+            [$open, $start] = $found[0];
+            $end = self::closing($html, $found[1][0], $start + strlen($open));
+            $inside = substr($html, $start, $end - $start);
+            $at = $start + 1;
+            if (stripos($inside, 'ingredients') === false) {
+                $html = substr($html, 0, $start).' '.substr($html, $end);
+            }
+        }
+
+        return $html;
+    }
+
+    /** Where the box ends that was opened just before a place: after the mark that closes it, or at the end of the page. */
+    private static function closing(string $html, string $name, int $at): int
+    {
+        $depth = 1;
+        while (preg_match('/<(\/?)'.$name.'(?=[\s>])[^>]{0,4000}>/i', $html, $found, PREG_OFFSET_CAPTURE, $at) === 1) {
+            $depth += $found[1][0] === '' ? 1 : -1;
+            $at = $found[0][1] + strlen($found[0][0]);
+            if ($depth === 0) {
+                return $at;
+            }
+        }
+
+        return strlen($html);
     }
 
     private static function without(string $html, string $name): string

@@ -72,7 +72,7 @@ final class Vocabulary
         'meat-lost', 'fewer-pieces',
     ];
 
-    public const KEEPING = ['dry', 'moist', 'meat'];
+    public const KEEPING = ['hard', 'biscuit', 'moist', 'meat', 'meat-dry', 'no-bake', 'frozen'];
 
     public const HEAT_CLASSES = ['dough', 'ball', 'drop', 'tray', 'cake', 'jerky', 'frozen', 'none', 'off'];
 

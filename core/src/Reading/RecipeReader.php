@@ -14,7 +14,7 @@ use MildBowl\Core\Pantry\Ingredient;
 final class RecipeReader
 {
     /** Marks and numbers that open a row of a list. */
-    public const BULLET = '/^\s*(?:[-*•·–—▢□☐◦▪‣+]\s*|\[[ xX]?\]\s*|\d{1,2}[.)]\s+(?=\S))+/u';
+    public const BULLET = '/^\s*(?:\d\x{FE0F}?\x{20E3}\s*|[-*•·–—▢□☐◦▪‣+]\s*|\[[ xX]?\]\s*|\d{1,2}[.)]\s+(?=\S))+/u';
 
     private const MOST_KNOWN = 4000;
 

@@ -104,7 +104,7 @@ it('questions doubtful claims', function (string $row, string $question): void {
     ['Preheat the oven to 350A degree C.', 'is it °F'],
     ['Bake at 180 F.', 'is it °C'],
     ['Keeps for 3 months in an airtight jar.', 'at most 0 days in the jar'],
-    ['Keep in the fridge for 4 weeks.', 'at most 14 days in the fridge'],
+    ['Keep in the fridge for 4 weeks.', 'at most 3 days in the fridge'],
     ['The turmeric helps with joint inflammation.', 'What is known'],
     ['Add a quarter, no, half a teaspoon of ginger.', 'corrected in the telling'],
     ['Dry the meat in the oven at 70 °C.', 'core temperature'],
@@ -153,7 +153,7 @@ it('questions a heat from the degree on at which it cannot be meant, and not a d
 it('asks nothing about a plain recipe', function (): void {
     expect(
         clip(
-            "# Bites\n## Ingredients\n2 cups oat flour\n1 egg\n## Method\nPreheat the oven to 180 °C.\nBake for 20 minutes.\nKeep in a jar for up to 2 weeks."
+            "# Bites\n## Ingredients\n2 cups oat flour\n1 egg\n## Method\nPreheat the oven to 180 °C.\nBake for 20 minutes.\nKeep in a jar for up to 10 days."
         )['recipes'][0]['doubts']
     )->toBe([]);
 });
@@ -206,4 +206,24 @@ it('refuses what is no document', function (string $json, string $code, string $
     ['{"version":1,"content":"x","kind":"pdf"}', 'out-of-range', '/kind'],
     ['{"version":1,"content":"x","x":1}', 'unknown-key', '/x'],
     ['{"version":2,"content":"x"}', 'unsupported-version', '/version'],
+]);
+
+it('compares a keeping time with the class the recipe is of', function (string $list, string $method, string $says): void {
+    $asked = static fn (string $row): string => implode(' ', array_column(clip("# Bites\n## Ingredients\n$list\n## Method\n$method\n$row")['recipes'][0]['doubts'], 'question'));
+    preg_match('/(\d+) days in the (\w+)/', $says, $found);
+    $place = $found[2] === 'jar' ? 'in a jar' : "in the {$found[2]}";
+    expect($asked("Keep $place for ".($found[1] + 1).' days.'))->toContain("at most $says");
+    if ($found[1] > 0) {
+        expect($asked("Keep $place for {$found[1]} days."))->toBe('');
+    }
+})->with([
+    ["200 g oat flour\n1 egg", 'Bake at 170 C for 20 minutes.', '10 days in the jar'],
+    ["200 g oat flour\n1 egg", 'Bake at 170 C for 20 minutes, then dry in the oven until hard.', '21 days in the jar'],
+    ["200 g oat flour\n1 egg", 'Bake at 170 C for 20 minutes.', '120 days in the freezer'],
+    ["200 g oat flour\n100 g pumpkin purée", 'Bake at 170 C for 20 minutes.', '1 days in the jar'],
+    ["200 g oat flour\n100 g pumpkin purée", 'Bake at 170 C for 20 minutes.', '5 days in the fridge'],
+    ["200 g oat flour\n100 g chicken liver", 'Bake at 170 C for 20 minutes.', '3 days in the fridge'],
+    ['500 g lean beef', 'Slice and dry at 140 C for 3 hours.', '14 days in the fridge'],
+    ["100 g rolled oats\n2 tbsp peanut butter", 'Roll into balls, no baking.', '5 days in the fridge'],
+    ["200 g plain yogurt\n1 banana", 'Blend and freeze.', '1 days in the fridge'],
 ]);
