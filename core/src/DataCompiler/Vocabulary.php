@@ -40,7 +40,7 @@ final class Vocabulary
 
     public const SUBSTANCES = [
         'sodiumMg', 'fatG', 'addedSugarG', 'coumarinMg', 'retinolUg', 'vitaminDUg', 'calciumMg', 'newFibreG', 'kelpG', 'garlicG', 'rootSpiceG',
-        'theobromineMg', 'xylitolMg', 'raisinG', 'grapeG', 'onionG', 'macadamiaG', 'saltG',
+        'theobromineMg', 'xylitolMg', 'raisinG', 'grapeG', 'onionG', 'macadamiaG', 'saltG', 'ironMg', 'vitaminDMg',
     ];
 
     public const BASES = ['per100kcalTreat', 'perKcalTreat', 'per100kcalDay', 'perKgDay', 'per10kgDay'];

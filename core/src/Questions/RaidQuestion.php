@@ -27,16 +27,18 @@ final readonly class RaidQuestion
     {
         $loot = $this->loot;
         $doses = [];
+        $isBad = false;
         foreach (ToxicDose::all() as $dose) {
             $amount = $loot->substances[$dose->substance] ?? null;
             if ($amount !== null && $amount->high > 0) {
                 $perKg = $this->dog->weightKg === null ? null : $amount->times(1 / $this->dog->weightKg);
+                $isBad = $isBad || $dose->isBadInAnyAmount;
                 // the highest it may have been decides
                 $doses[] = new RaidDose($dose->substance, $dose->name, $dose->unit, $amount, $perKg, $dose->thresholds, $perKg === null ? null : $dose->reachedAt($perKg->high), $dose->remark, $dose->source);
             }
         }
         $day = $this->dog->weightKg === null ? null : Energy::of($this->dog, $this->policy->energySchool)->dailyKcal?->best;
-        $emergency = array_filter($loot->never, static fn (NeverFood $one): bool => $one->emergency) !== [] || array_filter($doses, static fn (RaidDose $dose): bool => $dose->reached !== null) !== [];
+        $emergency = $isBad || array_filter($loot->never, static fn (NeverFood $one): bool => $one->emergency) !== [] || array_filter($doses, static fn (RaidDose $dose): bool => $dose->reached !== null) !== [];
 
         return new RaidAnswer(
             $this->dog, $loot->what, $this->when, $emergency,

@@ -13,8 +13,9 @@ final readonly class ToxicDose
     /**
      * @param  string  $unit  of the amounts per kg
      * @param  non-empty-list<Threshold>  $thresholds  the least first
+     * @param  bool  $isBadInAnyAmount  no dose of it is known to be safe
      */
-    private function __construct(public string $substance, public string $name, public string $unit, public array $thresholds, public string $remark, public string $source) {}
+    private function __construct(public string $substance, public string $name, public string $unit, public array $thresholds, public string $remark, public string $source, public bool $isBadInAnyAmount = false) {}
 
     /** @return list<self> */
     public static function all(): array
@@ -25,7 +26,7 @@ final readonly class ToxicDose
             foreach ($row['thresholds'] as [$at, $sign]) {
                 $thresholds[] = new Threshold($at, $sign);
             }
-            $all[] = new self($row['substance'], $row['name'], $row['unit'], $thresholds, $row['remark'], Sources::name($row['source']));
+            $all[] = new self($row['substance'], $row['name'], $row['unit'], $thresholds, $row['remark'], Sources::name($row['source']), $row['anyAmount']);
         }
 
         return $all;

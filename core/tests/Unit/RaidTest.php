@@ -133,3 +133,15 @@ it('wants one thing that was taken', function (): void {
         ->and(fn () => raid(['food' => 'x', 'product' => ['name' => 'x', 'ingredients' => 'y', 'grams' => 1]]))
         ->toThrow(MildBowl\Core\Questions\RequestRefused::class);
 });
+
+it('calls for help where no dose is known to be safe, however little', function (string $food, bool $emergency): void {
+    expect(raid(['food' => $food], ['weightKg' => 40])['emergency'])->toBe($emergency);
+})->with([
+    ['5 g christmas cake', true],
+    ['10 g muesli', true],
+    ['10 g trail mix', true],
+    ['1 piece of chewing gum', true],
+    ['1 g oat flour', false],
+    ['50 ml cola', true],
+    ['1 tsp stevia', false],
+]);
