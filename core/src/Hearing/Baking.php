@@ -55,7 +55,7 @@ final class Baking
                 $heard->time($sentence);
             }
             $isHot = $isHere;
-            if (preg_match('/\b(?:roll|rolled|thick|slice|slices|cut|press|pressed|spread|thin|deep|cutter|across|wide|balls?)\b/u', $said) === 1) {
+            if (preg_match('/\b(?:roll|rolled|thick|slice|slices|cut|press|pressed|spread|thin|deep|cutter|across|wide|high|tall|pour|balls?)\b/u', $said) === 1) {
                 $heard->thickness($sentence);
             }
             if ($heard->sizeMm === null && preg_match('/\b(?:size of|big as|large as|like) (?:a |an )?('.implode('|', array_keys(self::LIKE)).')s?\b/u', $said, $found) === 1) {
@@ -129,7 +129,7 @@ final class Baking
 
                 continue;
             }
-            if (($tokens[$i - 1] ?? null)?->is('another', 'rest', 'chill') === true || $tokens[$i]->is('another')) {
+            if (($tokens[$i - 1] ?? null)?->is('another', 'rest', 'chill') === true || $tokens[$i]->is('another') || self::isOfRest($tokens, $i)) {
                 $i = $k;
 
                 continue;
@@ -138,6 +138,26 @@ final class Baking
             $this->minutes ??= $range->times($times);
             $i = $k;
         }
+    }
+
+    /**
+     * Whether the nearest thing done before a time is no baking: "rest for ten minutes, roll out, and bake …".
+     *
+     * @param  list<Token>  $tokens
+     */
+    private static function isOfRest(array $tokens, int $at): bool
+    {
+        for ($k = $at - 1; $k >= max(0, $at - 6); $k--) {
+            $said = " {$tokens[$k]->text} ";
+            if (preg_match(self::HOT, $said) === 1) {
+                return false;
+            }
+            if (preg_match(self::NOT_BAKED, $said) === 1) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function thickness(Sentence $sentence): void

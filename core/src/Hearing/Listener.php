@@ -26,7 +26,13 @@ use MildBowl\Core\Reading\Words;
 final class Listener
 {
     /** What is told of others, of another day, or only perhaps. */
-    private const NOT_NOW = '/\b(?:some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?|last (?:time|video|week|year)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
+    private const NOT_NOW = '/\b(?:some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
+
+    /** What is promised for another day. */
+    private const GOODBYE = '/\bsee you (?:next|in the|soon|on|again)\b|\bnext (?:week|video|time|month|episode) (?:we|i|ill|well|its|we will|i will)\b|\b(?:like and|please|dont forget to) subscribe\b/u';
+
+    /** The turn from what was to what is. */
+    private const BUT_NOW = '/\b(?:but|and) (?:now|today|this time|these days)\b|\b(?:now|today|this time|these days) (?:(?:i|we) (?:use|take|put|add|have|make)|its|im)\b/u';
 
     /** What opens a sentence that only holds when something else does. */
     private const CONDITIONAL = ['if', 'unless', 'should', 'whenever'];
@@ -55,6 +61,9 @@ final class Listener
 
     /** @var array<int, true> sentences of which something was used */
     private array $used = [];
+
+    /** @var array<string, string> how a food is written that two words far apart name, by its id */
+    private array $naming = [];
 
     private ?Serving $topic = null;
 
@@ -90,6 +99,9 @@ final class Listener
         if (in_array($first, self::CONDITIONAL, true)) {
             return;
         }
+        if (preg_match(self::GOODBYE, $this->said($words, 0, count($words->tokens))) === 1) {
+            return;
+        }
         $taken = [];
         $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
         $end = 0;
@@ -119,9 +131,10 @@ final class Listener
             return null;
         }
         $prefix = $this->said($words, $end, $first);
-        if (preg_match(self::NOT_NOW, $prefix) === 1) {
+        if (preg_match(self::NOT_NOW, $prefix) === 1 && preg_match(self::BUT_NOW, $prefix) !== 1) {
             return null;
         }
+        $foods = $this->ofNow($words, $foods);
         $isYield = preg_match('/\byou(?:ll)? (?:only |just )?get$/u', $prefix) === 1 && $amounts !== [] && $words->tokens[$amounts[0]->from]->is('about', 'around', 'roughly');
         if ($isYield) {
             return null;
@@ -138,6 +151,7 @@ final class Listener
             // "oil the tin, a teaspoon of sunflower oil"
             $food = $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;
         }
+        $amounts = $this->inTheSameUnit($amounts, $words);
         // a number far behind a food counts something else
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
         $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
@@ -147,12 +161,16 @@ final class Listener
             && ($this->isToldAgain($one, $this->said($words, $food->to, $one->from)) || ($isVague && $this->isMeasured([$one])) || ($isTin && Unit::isMass('metric', $one->unit)))));
         $amounts = $before === [] ? $amounts : $before;
         $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
+        $named = $this->named($words, $food, $clause, $sentence);
+        if ($named !== null) {
+            [$food, $isCategory] = [$named, false];
+        }
         $amounts = $this->lastSaid($amounts, $words, $corrected);
         if ($amounts === [] && isset($this->warned[$food->ingredient])) {
             return null;
         }
         if ($amounts === []) {
-            $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end)) || preg_match('/^(?:\w+ ){0,2}some$/u', $prefix) === 1;
+            $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end)) || preg_match('/(?:^|\s)some$/u', $prefix) === 1 || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', $this->said($words, $food->to, $food->to + 3)) === 1;
             // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted
             $isNew = ($objects->at[$food->from] ?? false) && ! $isCategory && $this->known($food) === null;
             if (! $isPutIn || ($this->isThere($words, $food) && ! $isNew) || ($isCategory && ! ($objects->at[$food->from] ?? false))) {
@@ -165,7 +183,7 @@ final class Listener
 
                 return null;
             }
-        } elseif (! $this->isMeasured($amounts) && ($isCategory || ! ($amounts[0]->unit === 'touch' || $this->isCountable($food)) || ! ($any || $this->isPlaced($words, $first, $prefix)))) {
+        } elseif (! $this->isMeasured($amounts) && $amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! ($any || $this->isPlaced($words, $first, $prefix)))) {
             return null;
         } elseif ($this->isThere($words, $food) && ! $this->isMeasured([...$amounts, ...$after])) {
             return null;
@@ -173,6 +191,10 @@ final class Listener
             return null;
         }
 
+        if ($amounts !== [] && ($this->servings[$food->ingredient] ?? $this->known($food, mb_strtolower($this->said($words, $food->from, $food->to)))) !== null && preg_match('/^(?:if|in case|unless|when) (?:you|it|its|the|that|youre|needed)\b/u', $this->said($words, $food->to, $food->to + 4)) === 1) {
+            // "another quarter cup if you need it" is not in the bowl yet
+            return null;
+        }
         $serving = $this->take($sentence, $clause, $food, $amounts, $prefix, $n, $corrected);
         foreach ($after as $one) {
             if ($isTin && Unit::isMass('metric', $one->unit)) {
@@ -184,6 +206,27 @@ final class Listener
         }
 
         return $serving;
+    }
+
+    /**
+     * "For the flour, I used to use wheat but now I use buckwheat": behind the first food, what was of another day is left out, and so is the
+     * kind that another food fills.
+     *
+     * @param  list<Mention>  $foods
+     * @return list<Mention>
+     */
+    private function ofNow(Words $words, array $foods): array
+    {
+        $kept = [];
+        foreach ($foods as $n => $one) {
+            $before = $n === 0 ? '' : $this->said($words, $foods[$n - 1]->to, $one->from);
+            if (preg_match(self::NOT_NOW, $before) !== 1 || preg_match(self::BUT_NOW, $before) === 1) {
+                $kept[] = $one;
+            }
+        }
+        $isKind = count($kept) > 1 && Catalogue::isInGroup($kept[0]->ingredient, ['category-word']) && preg_match('/\b(?:for|as) (?:the|my|a)$/u', $this->said($words, 0, $kept[0]->from)) === 1;
+
+        return $isKind ? array_slice($kept, 1) : $kept;
     }
 
     /**
@@ -242,8 +285,8 @@ final class Listener
     private function take(Sentence $sentence, Clause $clause, Mention $food, array $amounts, string $prefix, int $n, ?string $corrected): Serving
     {
         $words = $sentence->words;
-        [$phrase, $plain] = Phrase::of($words, $food, $clause);
-        $serving = $this->servings[$food->ingredient] ?? $this->known($food);
+        [$phrase, $plain] = isset($this->naming[$food->ingredient]) ? [$this->naming[$food->ingredient], $this->naming[$food->ingredient]] : Phrase::of($words, $food, $clause);
+        $serving = $this->servings[$food->ingredient] ?? $this->known($food, $this->isThere($words, $food) ? mb_strtolower($plain) : '');
         $isNew = $serving === null;
         $serving ??= new Serving($food->ingredient, $phrase, $plain, $n);
         if ($isNew) {
@@ -300,7 +343,8 @@ final class Listener
 
             return;
         }
-        if (count($amounts) === 1 && $serving->says($first)) {
+        if (count($amounts) === 1 && ($serving->says($first) || (in_array($first->unit, Serving::VAGUE, true) && ! $serving->isVague()))) {
+            // "roll that with some flour on the board" takes nothing from what was weighed
             return;
         }
         $isAbout = $words->tokens[$first->from]->is('about', 'around', 'roughly', 'nearly');
@@ -316,6 +360,25 @@ final class Listener
         foreach ($amounts as $one) {
             $serving->add($one);
         }
+    }
+
+    /**
+     * "Five hundred grams of liver, wait, no, four hundred": a bare number that corrects is in the unit of what it corrects.
+     *
+     * @param  list<Amount>  $amounts
+     * @return list<Amount>
+     */
+    private function inTheSameUnit(array $amounts, Words $words): array
+    {
+        foreach ($amounts as $n => $one) {
+            $before = $amounts[$n - 1] ?? null;
+            if ($before !== null && $one->unit === 'each' && $before->unit !== 'each' && ! $words->tokens[$one->from]->is('a', 'an', 'one')
+                && array_intersect(explode(' ', $this->said($words, $before->to, $one->from)), self::CORRECTED) !== []) {
+                $amounts[$n] = new Amount($one->quantity, $before->unit, $before->size, $one->from, $one->to);
+            }
+        }
+
+        return $amounts;
     }
 
     /**
@@ -403,6 +466,9 @@ final class Listener
     private function warn(Sentence $sentence): void
     {
         $words = $sentence->words;
+        if (preg_match('/\b(?:if|unless|in case|when) (?:you|u|we) (?:(?:do not|dont|cant|cannot|havent|have) (?:have |get |find |got )?(?:no |any )?)/u', $this->said($words, 0, count($words->tokens))) === 1) {
+            return;
+        }
         foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
             $this->warned[$mention->ingredient] ??= [$words, [], $sentence->text];
             $this->warned[$mention->ingredient][1][] = [$sentence->from, $sentence->to];
@@ -421,6 +487,10 @@ final class Listener
             return false;
         }
         if ($before?->is('as', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape') === true)) {
+            return false;
+        }
+        if ($words->tokens[$amount->from]->is('one') && $amount->unit === 'each' && $before?->is('the', 'this', 'that', 'which', 'any', 'no', 'every', 'each') === true) {
+            // "the one that is only peanuts" counts nothing
             return false;
         }
         $isArticle = $words->tokens[$amount->from]->is('a', 'an', 'the');
@@ -521,8 +591,36 @@ final class Listener
         return $mention->ambiguous && Catalogue::isInGroup($mention->ingredient, ['composite-head']);
     }
 
-    /** The serving that a mention speaks of again. */
-    private function known(Mention $mention): ?Serving
+    /**
+     * "One tablespoon of oil, rapeseed", "for the flour … buckwheat": a word beside the kind names which one it is.
+     */
+    private function named(Words $words, Mention $food, Clause $clause, Sentence $sentence): ?Mention
+    {
+        $isKind = Catalogue::isInGroup($food->ingredient, ['category-word']);
+        $plain = Tokenizer::stem(mb_strtolower(trim($this->said($words, $food->from, $food->to))));
+        if ($isKind) {
+            for ($k = $food->to; $k < min($clause->to, $food->to + 4); $k++) {
+                $token = $words->tokens[$k];
+                if ($token->kind === Token::WORD && ! LineReader::isHarmless($token) && ($id = $this->catalogue->lexicon->idOf("$token->text $plain")) !== null && $id !== $food->ingredient) {
+                    $this->naming[$id] = "$token->text $plain";
+
+                    return $food->as($id);
+                }
+            }
+
+            return null;
+        }
+        if (preg_match('/\b(?:for|as) (?:the |my |a )?(flour|oil)\b/u', $this->said($words, 0, $food->from), $kind) === 1 && ($id = $this->catalogue->lexicon->idOf("$plain $kind[1]")) !== null) {
+            $this->naming[$id] = "$plain $kind[1]";
+
+            return $food->as($id);
+        }
+
+        return null;
+    }
+
+    /** The serving that a mention speaks of again: "the rice flour" is the brown rice flour of before. */
+    private function known(Mention $mention, string $said = ''): ?Serving
     {
         if (isset($this->servings[$mention->ingredient])) {
             return $this->servings[$mention->ingredient];
@@ -533,7 +631,7 @@ final class Listener
                 continue;
             }
             $known = $this->catalogue->get($one->food);
-            if ($known->isNamedBy($food) || $known->isCoveredBy($mention->ingredient) || $known->like === $mention->ingredient || $food->like === $one->food) {
+            if (($said !== '' && str_ends_with(mb_strtolower($one->plain), " $said")) || $known->isNamedBy($food) || $known->isCoveredBy($mention->ingredient) || $known->like === $mention->ingredient || $food->like === $one->food) {
                 return $one;
             }
         }

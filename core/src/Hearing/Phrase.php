@@ -49,7 +49,31 @@ final class Phrase
             }
         }
 
-        return [self::text($words, $from, $last), self::text($words, $food->from, $food->to)];
+        return [self::text($words, $from, $last).self::behind($words, $last, $clause, $inAmount), self::text($words, $food->from, $food->to)];
+    }
+
+    /**
+     * Forms behind an amount that came after the food: "butter, say 25 grams, melted, unsalted".
+     *
+     * @param  array<int, true>  $inAmount
+     */
+    private static function behind(Words $words, int $last, Clause $clause, array $inAmount): string
+    {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        $amounts = array_filter(array_keys($inAmount), static fn (int $at): bool => $at >= $last && $at < $clause->to);
+        if ($amounts === []) {
+            return '';
+        }
+        $found = [];
+        for ($k = max($amounts) + 1; $k < $clause->to; $k++) {
+            if (isset($forms[$words->tokens[$k]->stem])) {
+                $found[] = $words->tokens[$k]->text;
+            } elseif (! $words->tokens[$k]->is(',', 'and')) {
+                break;
+            }
+        }
+
+        return $found === [] ? '' : ', '.implode(', ', $found);
     }
 
     /** Where the words between an amount and its food begin. */

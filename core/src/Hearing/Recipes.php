@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Hearing;
 
+use MildBowl\Core\Data\Compiled;
+
 /** Where one talk goes over to another recipe: "recipe number two", "number three", "second one is …". */
 final class Recipes
 {
     private const NUMBERS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'eleven' => 11, 'twelve' => 12, 'first' => 1, 'second' => 2, 'third' => 3, 'fourth' => 4, 'fifth' => 5, 'sixth' => 6, 'seventh' => 7, 'eighth' => 8, 'ninth' => 9, 'tenth' => 10];
 
     private const MARK = '/(?:^|(?<=[.!?,;:\s]))(?:(?:and |so |now |okay |ok |next |then )*(?:(?:recipe|treat|biscuit|snack) (?:number )?|number )(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d{1,2})\b|(?:and |so |now |the |okay )*(?<o>first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth) (?:up|one|recipe|treat)\b)(?:\s+(?:is|are|was|we have|we\'ve got|today is|on the list is|which is))?\s*[:,.–-]?\s*/iu';
+
+    /** "First, apple crisps." and later "Second, yogurt dots.": a counted name that is a sentence of its own and does nothing. */
+    private const COUNTED = '/(?:^|(?<=[.!?\n]))\s*(?:and |so |now |okay |the )*(?<n>first|second|third|fourth|fifth|sixth)(?:ly)?(?: one| up)?\s*[,:–-]\s*(?=(?<title>[\p{L}\'’-]+(?: [\p{L}\'’-]+){0,4})\s*[.:!\n])/iu';
 
     /** A title ends where the making begins. */
     private const TITLE = '/^(?<title>[^.!?\n]{2,60}?)(?=\s+(?:you|we|i|just|so|which|take|takes|for (?:this|these)|with|it|its|it\'s|needs?|use|get|from|made)\b|\s+(?:\d|one\b|two\b|three\b|four\b|half\b|a\b|an\b)|[.!?\n]|,\s|$)/iu';
@@ -30,6 +35,21 @@ final class Recipes
             if ($number === $next) {
                 $marks[] = [$one[0][1], $one[0][1] + strlen((string) $one[0][0])];
                 $next++;
+            }
+        }
+
+        return count($marks) > 1 ? $marks : self::counted($text);
+    }
+
+    /** @return list<array{int, int}> */
+    private static function counted(string $text): array
+    {
+        preg_match_all(self::COUNTED, $text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+        $marks = [];
+        foreach ($found as $one) {
+            $head = strtolower(explode(' ', $one['title'][0])[0]);
+            if (self::NUMBERS[strtolower($one['n'][0])] === count($marks) + 1 && ! isset(Compiled::tables()['verbs'][$head]) && preg_match('/^(?:the|a|an|you|we|i|my|your|it|of)$/', $head) !== 1) {
+                $marks[] = [$one[0][1], $one[0][1] + strlen($one[0][0])];
             }
         }
 

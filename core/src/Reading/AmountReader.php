@@ -31,7 +31,7 @@ final class AmountReader
     /** Before a number of pieces that something is made into. */
     private const MADE_INTO = ['into' => true, 'makes' => true, 'make' => true, 'yields' => true, 'serves' => true, 'feeds' => true, 'yield' => true];
 
-    private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm', 'packed', 'firmly', 'loosely', 'lightly', 'well', 'tightly', 'slightly', 'measuring', 'single', 'organic', 'wee', 'tiny', 'teeny', 'generous', 'hefty', 'tidy', 'proper'];
+    private const FILLERS = ['of', 'level', 'good', 'full', 'heaping', 'heaped', 'rounded', 'generous', 'scant', 'scanty', 'short', 'large', 'small', 'big', 'medium', 'ripe', 'whole', 'extra', 'fresh', 'ripened', 'mean', 'very', 'more', 'another', 'fat', 'nice', 'firm', 'packed', 'firmly', 'loosely', 'lightly', 'well', 'tightly', 'slightly', 'measuring', 'single', 'organic', 'wee', 'tiny', 'teeny', 'generous', 'hefty', 'tidy', 'proper', 'decent', 'healthy', 'hearty', 'middling', 'decently'];
 
     private const NOT_FOOD = ['minute', 'min', 'hour', 'hr', 'second', 'sec', 'day', 'week', 'month', 'degree', 'deg', 'f', 'mm', 'cm', 'inch', 'in', 'serving', 'portion', 'time', 'treat', 'biscuit', 'cookie', 'dog', 'people', 'gas', 'mark', 'batch', 'part', 'layer', 'tray', 'ball', 'round', 'rectangle', 'square', 'strip', 'circle', 'thick', 'thickness', 'wide', 'long', 'kcal', 'calorie', 'cal',
         'cutter', 'bowl', 'mould', 'mold', 'oven', 'fan', 'celsius', 'fahrenheit', 'shelf', 'rack', 'pan', 'percent', 'year', 'kid', 'child', 'friend', 'step', 'recipe', 'disc', 'row', 'bite', 'mouthful', 'half', 'lot', 'kind', 'sort', 'way', 'thing', 'go', 'pup', 'puppy'];
@@ -233,7 +233,7 @@ final class AmountReader
         } else {
             $two = 2;
         }
-        $joint = $next === null ? null : Unit::named("{$token->stem} {$next->stem}");
+        $joint = $next === null ? null : Unit::named("{$token->stem} {$next->stem}") ?? Unit::measureNamed("{$token->stem} {$next->stem}");
         if ($joint !== null) {
             $length = $two;
 
