@@ -62,7 +62,7 @@ final class Baking
                 $heard->sizeMm = self::LIKE[$found[1]];
                 $heard->shape ??= 'ball';
             }
-            $froze = $froze || preg_match('/\bfreez(?:e|es|ing)\b|\b(?:and|then|until|be|it) frozen\b|\bfrozen (?:treats?|pops?|cubes?)\b/u', $said) === 1;
+            $froze = $froze || preg_match('/\bfreez(?:e|es|ing)\b|\b(?:in|into|to) the freezer\b|\b(?:and|then|until|be|it) frozen\b|\bfrozen (?:treats?|pops?|cubes?)\b/u', $said) === 1;
             $rested = $rested || preg_match('/\b(?:unbaked|fridge|chill|sets?)\b/u', $said) === 1;
         }
         $heard->texture = match (true) {
@@ -95,7 +95,7 @@ final class Baking
             $before = $tokens[$i - 1] ?? null;
             $isLed = $before?->is('at', 'to', 'oven', 'on', 'is', 's', 'bake', 'degrees', 'ovens', 'up', 'balls', 'buttons') === true || ($isHot && $before !== null) || $i === 0;
             $isFollowed = $next === null || $next->is('for', ',', '.', 'and', 'until', 'top', 'or') || $numbers->at($k) !== null;
-            $isTimed = $hasTime && $range->best >= 90 && ($before === null || ! $before->is('of', 'and')) && $next?->is('for', ',') === true;
+            $isTimed = $hasTime && $range->best >= 90 && ($before === null || ! $before->is('of', 'and') || ($before->is('and') && $next?->is('for') === true)) && $next?->is('for', ',') === true;
             if (! $isNamed && ! ($isLed && $isFollowed && ($isHot || $i === 0 || ($before?->is('at') === true && $range->best >= 90))) && ! $isTimed) {
                 continue;
             }
@@ -172,7 +172,7 @@ final class Baking
                 continue;
             }
             $mm = $number[0]->best * $length;
-            if (array_filter(array_slice($tokens, $number[1] + 1, 2), static fn (Token $one): bool => $one->is('across', 'wide', 'square', 'round', 'diameter')) !== []) {
+            if (array_filter(array_slice($tokens, $number[1] + 1, 2), static fn (Token $one): bool => $one->is('across', 'wide', 'square', 'round', 'diameter', 'ball', 'balls', 'long')) !== []) {
                 $this->sizeMm ??= round($mm);
             } elseif ($mm <= 60 && $this->thicknessMm === null) {
                 $this->thicknessMm = round($mm);

@@ -26,7 +26,7 @@ use MildBowl\Core\Reading\Words;
 final class Listener
 {
     /** What is told of others, of another day, or only perhaps. */
-    private const NOT_NOW = '/\b(?:some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
+    private const NOT_NOW = '/\b(?:(?:she|he|they) (?:always |also |often |then |usually )?(?:puts?|used|uses|added|adds|makes|made|wrote|likes|liked)|some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
 
     /** What is promised for another day. */
     private const GOODBYE = '/\bsee you (?:next|in the|soon|on|again)\b|\bnext (?:week|video|time|month|episode) (?:we|i|ill|well|its|we will|i will)\b|\b(?:like and|please|dont forget to) subscribe\b/u';
@@ -425,7 +425,7 @@ final class Listener
     {
         $said = $this->said($sentence->words, 0, count($sentence->words->tokens));
         $of = $taken === [] ? ($this->topic !== null && $n - $this->topicAt <= 1 ? [$this->topic] : []) : [end($taken)];
-        if (preg_match('/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|wouldnt do (?:it|that))/u', $said) === 1 || preg_match('/\b(?:just )?(?:kidding|joking)\b/u', $said) === 1) {
+        if (preg_match('/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|dont$|never do$|wouldnt do (?:it|that))/u', $said) === 1 || preg_match('/\b(?:just )?(?:kidding|joking)\b/u', $said) === 1) {
             foreach ($of as $one) {
                 if (count($one->spans) <= 1 || $taken !== []) {
                     unset($this->servings[$one->food]);

@@ -44,6 +44,7 @@ final class Negation
         'adding', 'put', 'putting', 'give', 'giving', 'feed', 'feeding', 'even', 'ever', 'plain', 'raw', 'to', 'swap', 'substitute', 'include', 'includes', 'including', 'real', 'hidden', 'form',
         'mix', 'be', 'eat', 'fed', 'given', 'allow', 'buy', 'confuse', 'with', 'it', 'list', 'lists', 'listed', 'want', 'need', 'like', 'think', 'thinking', 'about', 'way', 'i', 'we', 'you', 'id',
         'would', 'should', 'could', 'will', 'shall', 'anything', 'everything', 'something', 'things', 'thing', 'stuff', 'food', 'foods', 'products', 'toxic', 'poisonous', 'dangerous', 'such', 'as',
+        'chuck', 'throw', 'bung', 'tip', 'whack', 'sneak', 'slip', 'sprinkle', 'drop', 'toss', 'serve', 'offer', 'try', 'let', 'bother', 'dare', 'go', 'near', 'throwing', 'chucking', 'them', 'him', 'her', 'this', 'these',
         'that', 'which', 'dogs', 'dog', 'your', 'my', 'our', 'own', 'into', 'in', 'from', 'got', 'taste', 'made', 'sign', 'hint', 'bought',
     ];
 
@@ -63,6 +64,9 @@ final class Negation
 
     /** Foods that a claim of freedom may be about two at a time. */
     private const LEFT_OUT = ['allium-plant', 'garlic-plant', 'added-salt', 'added-sugar', 'xylitol-sweetener', 'nutmeg-mace', 'grape-fruit', 'chocolate-cocoa'];
+
+    /** Goods that are told apart by what they hold. */
+    private const GOODS = ['polyol-unnamed', 'check-sugar-free', 'category-word', 'composite', 'composite-head', 'broth-bought', 'nut-butter', 'check-seasoned', 'check-vine-fruit'];
 
     private const BAD = ['toxic', 'poisonous', 'poison', 'poisons', 'dangerous', 'deadly', 'harmful', 'harm', 'harms', 'unsafe', 'bad', 'fatal', 'off', 'forbidden', 'kill', 'kills', 'hurt', 'hurts'];
 
@@ -191,6 +195,12 @@ final class Negation
                     $negated[$k + 1] = true;
                 }
                 $i = $mentions[$k]->to;
+                if (($tokens[$i] ?? null)?->is('with', 'containing', 'like') === true && isset($byStart[$i + 1]) && Catalogue::isInGroup($mentions[$k]->ingredient, self::GOODS)) {
+                    // "no sweetener with birch sugar": what the goods hold is kept out with them
+                    $i++;
+
+                    continue;
+                }
                 $next = self::afterJoint($tokens, $mentions, $byStart, $i, $wide, $reached);
                 if ($next === null) {
                     return;
@@ -201,6 +211,12 @@ final class Negation
                 continue;
             }
             $token = $tokens[$i];
+            if ($reached === 0 && $token->is('one', 'ones') && ($tokens[$i + 1] ?? null)?->is('with', 'containing', 'that', 'made') === true) {
+                // "not one with onion in it"
+                $i++;
+
+                continue;
+            }
             if ($token->kind !== Token::WORD || ! in_array($token->text, self::SKIPPED, true) || ++$skipped > 6 || ($reached > 0 && $token->is('with', 'have', 'use', 'add'))) {
                 return;
             }
