@@ -40,16 +40,6 @@ final class Listener
     /** Words before the first word that counts. */
     private const OPENINGS = ['and', 'so', 'now', 'then', 'next', 'okay', 'ok', 'right', 'alright', 'well', 'but', 'or', 'first', 'finally', 'oh', 'plus', 'also', 'just', 'only', 'um', 'uh', 'of', 'course', 'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'yes', 'no', 'aye', 'in', 'goes', 'go'];
 
-    private const CORRECTED = ['no', 'wait', 'sorry', 'actually', 'rather', 'correction', 'oops', 'mean', 'meant', 'make', 'checked'];
-
-    /** The amount that stands is told once more, in other words. */
-    private const SAID_AGAIN = '/\b(?:thats (?:about|around|roughly|a|an|what)|which is|thats|or about|about the same|comes to about|i weigh it)\s*$/u';
-
-    /** What was put in so far is summed up. */
-    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|so its|its now|gives me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
-
-    private const MORE = ['another', 'extra', 'more', 'again', 'additional', 'further', 'back'];
-
     /** Sentences after which an amount without a food is still of the last one. */
     private const REACH = 4;
 
@@ -99,14 +89,18 @@ final class Listener
         if (in_array($first, self::CONDITIONAL, true)) {
             return;
         }
-        if (preg_match(self::GOODBYE, $this->said($words, 0, count($words->tokens))) === 1) {
+        if (preg_match(self::GOODBYE, Phrase::said($words, 0, count($words->tokens))) === 1) {
             return;
         }
         $taken = [];
         $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
         $end = 0;
         $any = false;
+        $otherwise = self::otherwise($words);
         foreach (Clauses::of($words, $this->catalogue) as $clause) {
+            if ($clause->from >= $otherwise) {
+                break;
+            }
             $serving = $this->clause($sentence, $clause, $end, $objects, $any, $n);
             $end = max([$end, ...array_map(static fn (Amount|Mention $one): int => $one->to <= $clause->to ? $one->to : 0, [...$words->mentions, ...$words->amounts])]);
             if ($serving !== null) {
@@ -118,6 +112,18 @@ final class Listener
         $this->aftermath($sentence, $n, $taken);
     }
 
+    /** Where a sentence goes over to what is only for others: "one egg, or if your dog cannot have egg, …". */
+    private static function otherwise(Words $words): int
+    {
+        foreach ($words->tokens as $n => $token) {
+            if ($token->is('if', 'when') && ($words->tokens[$n - 1] ?? null)?->is('or') === true) {
+                return $n - 1;
+            }
+        }
+
+        return PHP_INT_MAX;
+    }
+
     /** The food of a clause when it goes in; null when nothing does. */
     private function clause(Sentence $sentence, Clause $clause, int $end, Objects $objects, bool $any, int $n): ?Serving
     {
@@ -125,13 +131,15 @@ final class Listener
         $within = static fn (Amount|Mention $one): bool => $one->from >= $clause->from && $one->to <= $clause->to;
         $foods = array_values(array_filter($words->kept(), fn (Mention $one): bool => $within($one) && ! $one->within && ! $this->isProduct($one)));
         $all = array_values(array_filter($words->amounts, $within));
-        $amounts = array_values(array_filter([...$all, ...$clause->shared], fn (Amount $one): bool => $this->serves($one, $words)));
+        $amounts = array_values(array_filter([...$all, ...$clause->shared], fn (Amount $one): bool => Measures::serves($one, $words)));
         $first = min([PHP_INT_MAX, ...array_map(static fn (Amount|Mention $one): int => $one->from, [...$foods, ...$amounts])]);
         if ($first === PHP_INT_MAX) {
             return null;
         }
-        $prefix = $this->said($words, $end, $first);
-        if (preg_match(self::NOT_NOW, $prefix) === 1 && preg_match(self::BUT_NOW, $prefix) !== 1) {
+        $prefix = Phrase::said($words, $end, $first);
+        // "I said two ingredients, and I lied, there is a pinch of cinnamon as well"
+        $turned = preg_replace('/^.*\b(?=there is|theres|there are|i add|we add|you add|i also|we also|you also|you need)/u', '', $prefix) ?? $prefix;
+        if (preg_match(self::NOT_NOW, $turned) === 1 && preg_match(self::BUT_NOW, $prefix) !== 1) {
             return null;
         }
         $foods = $this->ofNow($words, $foods);
@@ -151,26 +159,26 @@ final class Listener
             // "oil the tin, a teaspoon of sunflower oil"
             $food = $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;
         }
-        $amounts = $this->inTheSameUnit($amounts, $words);
+        $amounts = Measures::inTheSameUnit($amounts, $words);
         // a number far behind a food counts something else
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
         $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
         $isVague = array_filter($before, static fn (Amount $one): bool => ! in_array($one->unit, Serving::VAGUE, true)) === [];
         $isTin = ($before[0]->unit ?? '') === 'tin' && $before[0]->contents === null;
         $after = $before === [] ? [] : array_values(array_filter($amounts, fn (Amount $one): bool => $one->from >= $food->to
-            && ($this->isToldAgain($one, $this->said($words, $food->to, $one->from)) || ($isVague && $this->isMeasured([$one])) || ($isTin && Unit::isMass('metric', $one->unit)))));
+            && (Measures::isWeighedToo($one, $before, $words) || Measures::isToldAgain($one, Phrase::said($words, $food->to, $one->from)) || ($isVague && Measures::isMeasured([$one])) || ($isTin && Unit::isMass('metric', $one->unit)))));
         $amounts = $before === [] ? $amounts : $before;
         $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
         $named = $this->named($words, $food, $clause, $sentence);
         if ($named !== null) {
             [$food, $isCategory] = [$named, false];
         }
-        $amounts = $this->lastSaid($amounts, $words, $corrected);
+        $amounts = Measures::lastSaid($amounts, $words, $corrected);
         if ($amounts === [] && isset($this->warned[$food->ingredient])) {
             return null;
         }
         if ($amounts === []) {
-            $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end)) || preg_match('/(?:^|\s)some$/u', $prefix) === 1 || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', $this->said($words, $food->to, $food->to + 3)) === 1;
+            $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end)) || preg_match('/(?:^|\s)some$/u', $prefix) === 1 || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', Phrase::said($words, $food->to, $food->to + 3)) === 1;
             // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted
             $isNew = ($objects->at[$food->from] ?? false) && ! $isCategory && $this->known($food) === null;
             if (! $isPutIn || ($this->isThere($words, $food) && ! $isNew) || ($isCategory && ! ($objects->at[$food->from] ?? false))) {
@@ -183,15 +191,15 @@ final class Listener
 
                 return null;
             }
-        } elseif (! $this->isMeasured($amounts) && $amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! ($any || $this->isPlaced($words, $first, $prefix)))) {
+        } elseif (! Measures::isMeasured($amounts) && $amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! ($any || $this->isPlaced($words, $first, $prefix)))) {
             return null;
-        } elseif ($this->isThere($words, $food) && ! $this->isMeasured([...$amounts, ...$after])) {
+        } elseif ($this->isThere($words, $food) && ! Measures::isMeasured([...$amounts, ...$after])) {
             return null;
         } elseif ($isCategory && $this->isThere($words, $food)) {
             return null;
         }
 
-        if ($amounts !== [] && ($this->servings[$food->ingredient] ?? $this->known($food, mb_strtolower($this->said($words, $food->from, $food->to)))) !== null && preg_match('/^(?:if|in case|unless|when) (?:you|it|its|the|that|youre|needed)\b/u', $this->said($words, $food->to, $food->to + 4)) === 1) {
+        if ($amounts !== [] && ($this->servings[$food->ingredient] ?? $this->known($food, mb_strtolower(Phrase::said($words, $food->from, $food->to)))) !== null && preg_match('/^(?:if|in case|unless|when) (?:you|it|its|the|that|youre|needed)\b/u', Phrase::said($words, $food->to, $food->to + 4)) === 1) {
             // "another quarter cup if you need it" is not in the bowl yet
             return null;
         }
@@ -202,7 +210,7 @@ final class Listener
 
                 continue;
             }
-            $this->settle($serving, [$one], $this->said($words, $food->to, $one->from), $words, null, true);
+            Measures::settle($serving, [$one], Phrase::said($words, $food->to, $one->from), $words, null, true);
         }
 
         return $serving;
@@ -219,12 +227,12 @@ final class Listener
     {
         $kept = [];
         foreach ($foods as $n => $one) {
-            $before = $n === 0 ? '' : $this->said($words, $foods[$n - 1]->to, $one->from);
+            $before = $n === 0 ? '' : Phrase::said($words, $foods[$n - 1]->to, $one->from);
             if (preg_match(self::NOT_NOW, $before) !== 1 || preg_match(self::BUT_NOW, $before) === 1) {
                 $kept[] = $one;
             }
         }
-        $isKind = count($kept) > 1 && Catalogue::isInGroup($kept[0]->ingredient, ['category-word']) && preg_match('/\b(?:for|as) (?:the|my|a)$/u', $this->said($words, 0, $kept[0]->from)) === 1;
+        $isKind = count($kept) > 1 && Catalogue::isInGroup($kept[0]->ingredient, ['category-word']) && preg_match('/\b(?:for|as) (?:the|my|a)$/u', Phrase::said($words, 0, $kept[0]->from)) === 1;
 
         return $isKind ? array_slice($kept, 1) : $kept;
     }
@@ -250,7 +258,7 @@ final class Listener
                 if (! LineReader::isHarmless($token)) {
                     $serving = $this->servings["? $token->text"] ??= new Serving('', $token->raw, $token->raw, $n);
                     $serving->isSure = false;
-                    $this->settle($serving, [$amount], '', $words, null, false);
+                    Measures::settle($serving, [$amount], '', $words, null, false);
                     $serving->spans[] = [$sentence->from, $sentence->to];
 
                     return $serving;
@@ -273,8 +281,8 @@ final class Listener
             return null;
         }
         $topic = $this->topic;
-        $amounts = $this->lastSaid($amounts, $words, $corrected);
-        $this->settle($topic, $amounts, $prefix, $words, $corrected, true);
+        $amounts = Measures::lastSaid($amounts, $words, $corrected);
+        Measures::settle($topic, $amounts, $prefix, $words, $corrected, true);
         $topic->spans[] = [$sentence->from, $sentence->to];
         $this->topicAt = $n;
 
@@ -294,9 +302,9 @@ final class Listener
         } elseif ((strlen($phrase) > strlen($serving->words) && $serving->amounts === []) || (Tokenizer::stem(mb_strtolower($phrase)) === mb_strtolower($serving->words))) {
             $serving->words = $phrase;
         }
-        $serving->isSure = $serving->isSure && preg_match('/\boptional/u', $this->said($words, 0, count($words->tokens))) !== 1;
+        $serving->isSure = $serving->isSure && preg_match('/\boptional/u', Phrase::said($words, 0, count($words->tokens))) !== 1;
         if ($amounts !== []) {
-            $this->settle($serving, $amounts, $prefix, $words, $corrected, ! $isNew);
+            Measures::settle($serving, $amounts, $prefix, $words, $corrected, ! $isNew);
         }
         $serving->at = $n;
         $last = $words->tokens[$clause->to - 1];
@@ -309,121 +317,13 @@ final class Listener
     }
 
     /**
-     * Adds, replaces or repeats.
-     *
-     * @param  list<Amount>  $amounts
-     */
-    private function settle(Serving $serving, array $amounts, string $prefix, Words $words, ?string $corrected, bool $isLater): void
-    {
-        $before = $serving->amounts;
-        $first = $amounts[0];
-        if ($corrected !== null) {
-            $serving->earlier[] = $corrected;
-            $serving->isSure = false;
-        }
-        if ($before === []) {
-            foreach ($amounts as $one) {
-                $serving->add($one);
-            }
-            $serving->isSure = $serving->isSure && ! ($isLater && ! str_contains($prefix, ' of'));
-
-            return;
-        }
-        $opens = $words->tokens[$first->from - 1] ?? null;
-        $isMore = in_array($words->tokens[$first->from]->text, self::MORE, true) || ($opens !== null && in_array($opens->text, self::MORE, true)) || preg_match('/\b(?:another|more|extra)\b/u', $prefix) === 1;
-        if ($isMore) {
-            foreach ($amounts as $one) {
-                $serving->add($one);
-            }
-
-            return;
-        }
-        if ($first->unit === 'tin' && $first->contents !== null && count($before) === 1 && $before[0]->unit === 'tin' && $before[0]->contents === null) {
-            $serving->amounts = [new Amount(max($first->quantity->best, 1.0) > 1.0 ? $first->quantity : $before[0]->quantity, 'tin', null, 0, 0, $first->contents)];
-
-            return;
-        }
-        if (count($amounts) === 1 && ($serving->says($first) || (in_array($first->unit, Serving::VAGUE, true) && ! $serving->isVague()))) {
-            // "roll that with some flour on the board" takes nothing from what was weighed
-            return;
-        }
-        $isAbout = $words->tokens[$first->from]->is('about', 'around', 'roughly', 'nearly');
-        $isSummed = preg_match('/\b(?:gives me|gives you|comes to|call it|all told|altogether)\b/u', $prefix) === 1 || (! $isAbout && preg_match(self::SUMMED_UP, $prefix) === 1);
-        if (preg_match(self::SAID_AGAIN, $prefix) === 1 && ! $isSummed && ! Unit::isMass('metric', $first->unit)) {
-            return;
-        }
-        if (! $isSummed && ! $serving->isVague() && ! $serving->isAsMuchAs($first)) {
-            $serving->earlier[] = Written::amounts($before);
-            $serving->isSure = false;
-        }
-        $serving->amounts = [];
-        foreach ($amounts as $one) {
-            $serving->add($one);
-        }
-    }
-
-    /**
-     * "Five hundred grams of liver, wait, no, four hundred": a bare number that corrects is in the unit of what it corrects.
-     *
-     * @param  list<Amount>  $amounts
-     * @return list<Amount>
-     */
-    private function inTheSameUnit(array $amounts, Words $words): array
-    {
-        foreach ($amounts as $n => $one) {
-            $before = $amounts[$n - 1] ?? null;
-            if ($before !== null && $one->unit === 'each' && $before->unit !== 'each' && ! $words->tokens[$one->from]->is('a', 'an', 'one')
-                && array_intersect(explode(' ', $this->said($words, $before->to, $one->from)), self::CORRECTED) !== []) {
-                $amounts[$n] = new Amount($one->quantity, $before->unit, $before->size, $one->from, $one->to);
-            }
-        }
-
-        return $amounts;
-    }
-
-    /**
-     * Of several amounts before one food the last holds, unless they are joined; what was taken back stands in `corrected`.
-     *
-     * @param  list<Amount>  $amounts
-     * @return list<Amount>
-     */
-    private function lastSaid(array $amounts, Words $words, ?string &$corrected = null): array
-    {
-        $corrected = null;
-        $kept = [];
-        foreach ($amounts as $n => $one) {
-            $before = $amounts[$n - 1] ?? null;
-            if ($before === null || $one->to === 0) {
-                $kept[] = $one;
-
-                continue;
-            }
-            $between = array_map(static fn (Token $token): string => $token->text, array_slice($words->tokens, $before->to, max(0, $one->from - $before->to)));
-            if (array_diff($between, ['+', 'plus', 'and', '&']) === [] && $one->unit !== 'each') {
-                $kept[] = $one;
-
-                continue;
-            }
-            if (array_intersect($between, self::CORRECTED) !== []) {
-                $corrected = Written::amounts($kept);
-            } elseif (Unit::isMass('metric', $before->unit) && ! Unit::isMass('metric', $one->unit) || ($one->unit === 'each' && $before->unit !== 'each') || array_intersect($between, ['about', 'which']) !== []) {
-                // "200 g, about two of them": the first is the better one
-                continue;
-            }
-            $kept = [$one];
-        }
-
-        return $kept;
-    }
-
-    /**
      * What the rest of a sentence says of what it named: "I leave it out", "I'm kidding", "drain it", "big ones".
      *
      * @param  list<Serving>  $taken
      */
     private function aftermath(Sentence $sentence, int $n, array $taken): void
     {
-        $said = $this->said($sentence->words, 0, count($sentence->words->tokens));
+        $said = Phrase::said($sentence->words, 0, count($sentence->words->tokens));
         $of = $taken === [] ? ($this->topic !== null && $n - $this->topicAt <= 1 ? [$this->topic] : []) : [end($taken)];
         if (preg_match('/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|dont$|never do$|wouldnt do (?:it|that))/u', $said) === 1 || preg_match('/\b(?:just )?(?:kidding|joking)\b/u', $said) === 1) {
             foreach ($of as $one) {
@@ -466,7 +366,7 @@ final class Listener
     private function warn(Sentence $sentence): void
     {
         $words = $sentence->words;
-        if (preg_match('/\b(?:if|unless|in case|when) (?:you|u|we) (?:(?:do not|dont|cant|cannot|havent|have) (?:have |get |find |got )?(?:no |any )?)/u', $this->said($words, 0, count($words->tokens))) === 1) {
+        if (preg_match('/\b(?:if|unless|in case|when) (?:you|u|we) (?:(?:do not|dont|cant|cannot|havent|have) (?:have |get |find |got )?(?:no |any )?)/u', Phrase::said($words, 0, count($words->tokens))) === 1) {
             return;
         }
         foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
@@ -475,67 +375,12 @@ final class Listener
         }
     }
 
-    /** Whether an amount is of a food at all: not of time, of the dog, of a place, or of the size of something. */
-    private function serves(Amount $amount, Words $words): bool
-    {
-        $next = $words->tokens[$amount->to] ?? null;
-        $before = $words->tokens[$amount->from - 1] ?? null;
-        if ($next?->is('dog', 'pup', 'puppy', 'dogs', 'percent', 'years', 'minutes', 'times', 'thick', 'each') === true) {
-            return false;
-        }
-        if (($words->tokens[$amount->to] ?? null)?->is('before') === true || ($before?->is('like') === true && $words->tokens[$amount->from]->is('a', 'an', 'the'))) {
-            return false;
-        }
-        if ($before?->is('as', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape') === true)) {
-            return false;
-        }
-        if ($words->tokens[$amount->from]->is('one') && $amount->unit === 'each' && $before?->is('the', 'this', 'that', 'which', 'any', 'no', 'every', 'each') === true) {
-            // "the one that is only peanuts" counts nothing
-            return false;
-        }
-        $isArticle = $words->tokens[$amount->from]->is('a', 'an', 'the');
-        if ($isArticle && $before?->is('in', 'on', 'use', 'with', 'off', 'through', 'to', 'from') === true && ! $this->isFollowedByFood($amount, $words) && ($words->tokens[$amount->from - 2] ?? null)?->is('start', 'begin') !== true) {
-            return false;
-        }
-
-        return ! ($isArticle && $before?->is('a', 'the') === true);
-    }
-
-    private function isFollowedByFood(Amount $amount, Words $words): bool
-    {
-        foreach ($words->mentions as $mention) {
-            if ($mention->from >= $amount->to && $mention->from <= $amount->to + 3) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** Whether an amount behind its food is the same once more: corrected, summed up, or the size of the tin. */
-    private function isToldAgain(Amount $amount, string $between): bool
-    {
-        return $amount->contents !== null || array_intersect(explode(' ', $between), self::CORRECTED) !== [] || preg_match(self::SUMMED_UP, $between) === 1;
-    }
-
     /** Whether a food comes in pieces that somebody weighed. */
     private function isCountable(Mention $food): bool
     {
         $one = $this->catalogue->get($food->ingredient);
 
         return ! $one->inGroup('composite-head') && PieceWeight::of($one, 'each', null) !== null;
-    }
-
-    /** @param  list<Amount>  $amounts */
-    private function isMeasured(array $amounts): bool
-    {
-        foreach ($amounts as $one) {
-            if (Unit::in('metric', $one->unit) !== null || $one->contents !== null || ! in_array($one->unit, ['each', 'touch'], true)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** Whether a number of pieces is put in: at the head of the sentence, or behind a word that takes it. */
@@ -597,7 +442,7 @@ final class Listener
     private function named(Words $words, Mention $food, Clause $clause, Sentence $sentence): ?Mention
     {
         $isKind = Catalogue::isInGroup($food->ingredient, ['category-word']);
-        $plain = Tokenizer::stem(mb_strtolower(trim($this->said($words, $food->from, $food->to))));
+        $plain = Tokenizer::stem(mb_strtolower(trim(Phrase::said($words, $food->from, $food->to))));
         if ($isKind) {
             for ($k = $food->to; $k < min($clause->to, $food->to + 4); $k++) {
                 $token = $words->tokens[$k];
@@ -610,7 +455,7 @@ final class Listener
 
             return null;
         }
-        if (preg_match('/\b(?:for|as) (?:the |my |a )?(flour|oil)\b/u', $this->said($words, 0, $food->from), $kind) === 1 && ($id = $this->catalogue->lexicon->idOf("$plain $kind[1]")) !== null) {
+        if (preg_match('/\b(?:for|as) (?:the |my |a )?(flour|oil)\b/u', Phrase::said($words, 0, $food->from), $kind) === 1 && ($id = $this->catalogue->lexicon->idOf("$plain $kind[1]")) !== null) {
             $this->naming[$id] = "$plain $kind[1]";
 
             return $food->as($id);
@@ -666,10 +511,5 @@ final class Listener
         }
 
         return '';
-    }
-
-    private function said(Words $words, int $from, int $to): string
-    {
-        return implode(' ', array_map(static fn (Token $token): string => $token->text, array_filter(array_slice($words->tokens, $from, max(0, $to - $from)), static fn (Token $token): bool => $token->kind !== Token::MARK)));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Hearing;
 
 use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Language\Token;
 use MildBowl\Core\Reading\Clause;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Words;
@@ -95,5 +96,11 @@ final class Phrase
         $last = $words->tokens[$to - 1];
 
         return trim(substr($words->clean, $first->offset, $last->offset + $last->length - $first->offset), ' ,.');
+    }
+
+    /** The words between two tokens, without the marks. */
+    public static function said(Words $words, int $from, int $to): string
+    {
+        return implode(' ', array_map(static fn (Token $token): string => $token->text, array_filter(array_slice($words->tokens, $from, max(0, $to - $from)), static fn (Token $token): bool => $token->kind !== Token::MARK)));
     }
 }
