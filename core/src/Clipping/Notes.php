@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace MildBowl\Core\Clipping;
 
 use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Language\Emoji;
 use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Reading\RecipeReader;
 
@@ -17,7 +19,7 @@ final readonly class Notes
 {
     public function __construct(private RecipeReader $reader) {}
 
-    private const LIST = '/^(?:(?:amounts?|quantit(?:y|ies))\s+(?:ingredients?|foods?|items?)|(?:ingredients?|foods?|items?)\s+(?:amounts?|quantit(?:y|ies)))$|^(the\s+)?(ingredients?|you(\'|’)?(ll| will)? need|what you(\'|’)?(ll| will)? need|for the list)\b.{0,30}$/iu';
+    private const LIST = '/^(?!.*\d\s*(?:g|kg|ml|cups?|tbsp|tsp|oz|lb)\b)(?:(?:amounts?|quantit(?:y|ies))\s+(?:ingredients?|foods?|items?)|(?:ingredients?|foods?|items?)\s+(?:amounts?|quantit(?:y|ies))|(?:the\s+)?(?:ingredients?\b.{0,30}|(?:you(?:\'|’)?(?:ll| will)? need|what you(?:\'|’)?(?:ll| will)? need|for the list)\b[^\d½¼¾⅓⅔]{0,30}))$/iu';
 
     private const METHOD = '/^(the\s+)?(method|directions?|instructions?|steps|preparation|how to(?: make\b.{0,20})?|what to do|procedure)\s*:?$/iu';
 
@@ -27,13 +29,16 @@ final readonly class Notes
     private const ELSEWHERE = '/^(?:\d{1,5}\s+)?(?:comments?|replies|reviews?|ratings?|responses)\s*(?:\(\d+\))?$|^(?:leave a (?:reply|comment)|you may also like|more recipes|related (?:recipes|posts)|share this|nutrition(?: facts| information)?|video|did you make this)\b.{0,60}$/iu';
 
     /** Tags and calls to the audience: nothing of a recipe. */
-    private const NOT_OF_IT = '/^\s*#\p{L}\w*(?:\s+#|\s*$)|(?:#\p{L}\w+\s*){2,}|^\W*(?:tag|follow|subscribe|like and|save this|share this|link in bio|comment|dm|double tap|advertisement|sponsored|jump to recipe|skip to recipe|pin (?:it|this)|print recipe|only \d+ ingredients|just \d+ ingredients)\b|^\W*[\d.]+ from \d+ votes|^[★☆\s]+[\d.]*/iu';
+    private const NOT_OF_IT = '/^\s*#\p{L}\w*(?:\s+#|\s*$)|(?:#\p{L}\w+\s*){2,}|^\W*(?:tag|follow|subscribe|like and|save this|share this|link in bio|comment|dm|double tap|advertisement|sponsored|jump to recipe|skip to recipe|pin (?:it|this)|print recipe|only \d+ ingredients|just \d+ ingredients)\b|^\W*[\d.]+ from \d+ votes|^\W*\p{Lu}\p{L}+(?: \p{Lu}\p{L}*\.?)?(?: \([^)]{1,30}\))? (?:says|wrote|writes|commented|replied)\s*:|^\W*(?:total|chill(?:ing)?|resting|active)\s+time\s*:|^[★☆\s]+[\d.]*/iu';
 
     /** A heading that somebody says rather than writes: "here is what I make for Flint:". */
     private const SPEAKER = '/\b(?:I|my|we|our|here(?:\'s|’s| is| are))\b/iu';
 
     /** "A) Turkey rolls": one of several recipes that are counted. */
     private const NUMBERED = '/^\s*(?:recipe\s+)?(?:[A-H]|\d{1,2}|[IVX]{1,4})[).:]\s+\p{Lu}[^.!?:\d]{2,60}$/u';
+
+    /** "3 ingredient pumpkin dog treats": counted in a headline, not in the bowl. */
+    private const HEADLINE = '/^\s*\d{1,2}[ -](?:ingredients?|minutes?|reasons?|ways|easy|simple|best|healthy|steps?|quick|homemade|favou?rite|things|tips)\b/iu';
 
     /** Bytes of a row; more is no line of a recipe. */
     private const LONGEST_ROW = 20_000;
@@ -158,6 +163,9 @@ final readonly class Notes
         $part = 'before';
         foreach ($rows as $row) {
             $bare = self::bare($row);
+            if ($bare === '' && Emoji::isFood($row)) {
+                $bare = trim($row);
+            }
             if ($bare === '') {
                 continue;
             }
@@ -220,6 +228,7 @@ final readonly class Notes
 
                 continue;
             }
+            $row = preg_replace('/(?<![*\w])\*(?=\S)([^*\n]{1,80})(?<=\S)\*(?![*\w])/u', '$1', $row) ?? $row;
             $clean = trim(preg_replace('/^>\s*|\*\*|__|`|!?\[([^\]]{0,200})\]\([^)]{0,500}\)/u', '$1', $row) ?? '');
             $clean = $isHeading ? rtrim($bare, ':').':' : trim(preg_replace(RecipeReader::BULLET, '', $clean) ?? '');
             match ($part) {
@@ -229,6 +238,9 @@ final readonly class Notes
         if ($list === [] && $before !== []) {
             return $this->unmarked($title, $before, $method, $aside, $yield, $prep, $bake, $source);
         }
+        $measured = array_filter($before, fn (string $row): bool => mb_strlen($row) <= 120 && $this->isMeasured($row));
+        $before = array_values(array_diff_key($before, $measured));
+        $list = $list === [] ? [] : [...array_values($measured), ...$list];
         if ($title === null && $before !== [] && mb_strlen($before[0]) <= 120) {
             $title = array_shift($before);
         }
@@ -251,6 +263,10 @@ final readonly class Notes
      */
     private function unmarked(?string $title, array $rows, array $method, array $aside, ?string $yield, ?float $prep, ?float $bake, ?string $source): array
     {
+        $isHeadline = count($rows) > 1 && preg_match(self::HEADLINE, $rows[0]) === 1 && $this->hasAmount($rows[1]);
+        if ($title === null && $isHeadline) {
+            $title = array_shift($rows);
+        }
         if ($title === null && count($rows) > 1 && mb_strlen($rows[0]) <= 80 && preg_match('/^[\d½¼¾⅓⅔*•-]|[.:]$/u', $rows[0]) !== 1 && $this->namesNothing($rows[0], $rows[1])) {
             $title = array_shift($rows);
         }
@@ -264,7 +280,8 @@ final readonly class Notes
             }
             $read = $this->reader->read($row, '');
             $foods = array_filter($read->lines, static fn (ReadLine $line): bool => $line->food !== null || $line->amounts !== []);
-            if ($read->lines === [] && $read->steps !== [] && $this->cooks($row)) {
+            $isMeasured = array_filter($read->lines, static fn (ReadLine $line): bool => $line->amounts !== []) !== [];
+            if (($read->lines === [] && $read->steps !== [] && $this->cooks($row)) || (! $isMeasured && preg_match('/[.!]\s*$/', $row) === 1 && $this->cooks($row))) {
                 $steps[] = $row;
             } elseif ($foods !== [] && ! self::isRemark($row, $read->lines)) {
                 $list[] = $row;
@@ -302,8 +319,22 @@ final readonly class Notes
     /** A title has no amount, and the line below it has one. */
     private function namesNothing(string $row, string $next): bool
     {
-        $amounts = fn (string $text): bool => array_filter($this->reader->read($text, '')->lines, static fn (ReadLine $line): bool => $line->amounts !== []) !== [];
 
-        return ! $amounts($row) && ($amounts($next) || trim($next) === '' || str_ends_with($next, ':'));
+        return ! $this->hasAmount($row) && ($this->hasAmount($next) || trim($next) === '' || str_ends_with($next, ':'));
+    }
+
+    private function hasAmount(string $row): bool
+    {
+        return array_filter($this->reader->read($row, '')->lines, static fn (ReadLine $line): bool => $line->food !== null && $line->amounts !== []) !== [];
+    }
+
+    /** Whether a row is a line of a list wherever it stands: it begins with its number, or its amount has a unit, and it is no sentence. */
+    private function isMeasured(string $row): bool
+    {
+        if (preg_match('/^[^.!?]*[\d½¼¾⅓⅔][^.!?]*$/u', $row) !== 1 || preg_match(self::HEADLINE, $row) === 1 || ! $this->hasAmount($row)) {
+            return false;
+        }
+
+        return preg_match('/^\s*[\d½¼¾⅓⅔]/u', $row) === 1 || array_filter($this->reader->read($row, '')->lines, static fn (ReadLine $line): bool => array_filter($line->amounts, static fn (Amount $one): bool => $one->unit !== 'each') !== []) !== [];
     }
 }

@@ -37,7 +37,7 @@ final class Rows
     {
         $rows = explode("\n", str_replace(["\r\n", "\r"], "\n", $text));
         $rows = $this->withoutPages($this->withoutMail($this->withoutChat($rows)));
-        $this->rows = $this->captions($this->joined(array_map(self::scanned(...), self::columns(self::facts($rows)))));
+        $this->rows = $this->captions($this->joined(array_map(self::scanned(...), self::columns(self::headed(self::facts($rows))))));
     }
 
     /**
@@ -152,6 +152,25 @@ final class Rows
             $pieces = preg_split('/\s{3,}|\t+|\s+[|•·]\s+/u', trim($row)) ?: [$row];
             $isFacts = count($pieces) > 1 && array_filter($pieces, static fn (string $piece): bool => preg_match('/^[\p{L}][\p{L} ]{1,25}:\s*\S/u', $piece) !== 1) === [];
             array_push($kept, ...$isFacts ? $pieces : [$row]);
+        }
+
+        return $kept;
+    }
+
+    /**
+     * "INGREDIENTS: 200 g oats, 1 egg. METHOD: Mix …": headings inside a row begin rows of their own.
+     *
+     * @param  list<string>  $rows
+     * @return list<string>
+     */
+    private static function headed(array $rows): array
+    {
+        $kept = [];
+        foreach ($rows as $row) {
+            foreach (preg_split('/(?<=[.!?;,)\d])\s+(?=(?:ingredients|method|directions|instructions|preparation)\s*:)/iu', $row) ?: [$row] as $piece) {
+                $isHeaded = preg_match('/^(\W*(?:ingredients|method|directions|instructions|preparation)\s*:)\s*(\S.*)$/iu', $piece, $found) === 1;
+                array_push($kept, ...$isHeaded ? [$found[1], $found[2]] : [$piece]);
+            }
         }
 
         return $kept;

@@ -22,4 +22,10 @@ final class Emoji
         '☕' => ' coffee ', '🫖' => ' tea ', '🍵' => ' tea ', '🍶' => ' sake ', '🍾' => ' champagne ', '🍷' => ' wine ', '🍸' => ' spirits ', '🍹' => ' spirits ', '🍺' => ' beer ', '🍻' => ' beer ',
         '🥂' => ' champagne ', '🥃' => ' whisky ', '🥤' => ' cola ', '🧃' => ' juice ', '🧊' => ' ice cube ',
     ];
+
+    /** Whether a text holds the picture of a food. */
+    public static function isFood(string $text): bool
+    {
+        return strtr($text, self::WORDS) !== $text;
+    }
 }

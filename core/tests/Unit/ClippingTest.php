@@ -227,3 +227,35 @@ it('compares a keeping time with the class the recipe is of', function (string $
     ["100 g rolled oats\n2 tbsp peanut butter", 'Roll into balls, no baking.', '5 days in the fridge'],
     ["200 g plain yogurt\n1 banana", 'Blend and freeze.', '1 days in the fridge'],
 ]);
+
+it('loses no line to a heading, a remark or a place in the row', function (string $content, string $text, string $steps): void {
+    $recipe = clip($content)['recipes'][0];
+    expect($recipe['text'])->toBe($text)->and($recipe['steps'])->toBe($steps);
+})->with([
+    ['INGREDIENTS: 200 g oats, 1 egg. METHOD: Mix and bake.', '200 g oats, 1 egg.', 'Mix and bake.'],
+    ["Oat bits\nIngredients: 2 eggs\n1 cup oats\nMethod: Mix.\nBake.", "2 eggs\n1 cup oats", "Mix.\nBake."],
+    ["Ingredients 1 cup oats\n2 eggs\nMix and bake.", "Ingredients 1 cup oats\n2 eggs", 'Mix and bake.'],
+    ["You will need 2 eggs\n1 cup oats\nMix and bake.", "You will need 2 eggs\n1 cup oats", 'Mix and bake.'],
+    ["Ingredients (makes 24)\n1 cup oats\nMethod\nMix.", '1 cup oats', 'Mix.'],
+    ["1 cup oats\n2 bananas\nMash the bananas.\n*Storage*: keep 3 days in the fridge.", "1 cup oats\n2 bananas", "Mash the bananas.\nStorage: keep 3 days in the fridge."],
+    ["Ingredients\n1 cup oats\n1 onion\nMethod\nMix.", "1 cup oats\n1 onion", 'Mix.'],
+]);
+
+it('keeps every row that is brought in: on the sheet, in the method, as a title, or told of as set aside', function (): void {
+    $pool = [
+        '1 cup oats', '2 eggs', '- 100 g carrots', '1 onion', 'raisins', 'Mix well.', 'Bake at 180 C for 20 minutes.', 'My dog loves these!', 'Ingredients', 'Method', 'Notes', '# Bites', 'For the top:',
+        'Comments', 'Ted says: I added 1 cup raisins.', '#dogtreats #cake', 'Prep time: 10 min', 'Makes 24', 'chocolate, 50 g', '1. Roll it out', 'l banana', '- 12 -', 'Subscribe for more', '50 g rolled', 'oats',
+        'You will need 3 figs', 'Ingredients: 2 pears', '2 tbsp honey   1 tsp salt', '🍇', 'Hi Joan,', 'From: Petra', 'Subject: Re: cakes', '> 5 grapes', 'Storage: keep 3 days', '***', '☐ 1 leek',
+    ];
+    $chance = new Random\Randomizer(new Random\Engine\Mt19937(21));
+    $words = static fn (string $text): array => preg_split('/[^\p{L}\p{So}]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY);
+    for ($n = 0; $n < 150; $n++) {
+        $rows = array_map(static fn (int $key): string => $pool[$key], $chance->shuffleArray($chance->pickArrayKeys($pool, $chance->getInt(3, 14))));
+        $answer = clip(implode("\n", $rows));
+        $kept = $words(implode(' ', [...$answer['notUnderstood'], ...array_map(static fn (array $one): string => "{$one['title']} {$one['text']} {$one['steps']} {$one['yield']}", $answer['recipes'])]));
+        foreach ($rows as $row) {
+            $food = array_intersect($words($row), ['oats', 'eggs', 'carrots', 'onion', 'raisins', 'chocolate', 'banana', 'figs', 'pears', 'honey', 'salt', 'grapes', 'leek', '🍇', 'roll', 'mix', 'bake']);
+            expect(array_diff($food, $kept))->toBe([], implode(' / ', $rows));
+        }
+    }
+});
