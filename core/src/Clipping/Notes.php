@@ -43,10 +43,17 @@ final readonly class Notes
     /** Bytes of a row; more is no line of a recipe. */
     private const LONGEST_ROW = 20_000;
 
+    /** Rows of a document; fifty recipes have fewer. */
+    private const MOST_ROWS = 20_000;
+
     private const RULE = '/^\s*([-*_=]\s*){3,}$/';
 
     public function read(string $text): Clipped
     {
+        $rows = substr_count($text, "\n");
+        if ($rows > self::MOST_ROWS) {
+            return new Clipped([], ['These are '.number_format($rows).' rows: no recipe has so many. Bring in the part that is one.']);
+        }
         $read = new Rows($text, $this->reader);
         $recipes = [];
         $notUnderstood = $read->aside;

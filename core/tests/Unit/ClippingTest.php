@@ -259,3 +259,9 @@ it('keeps every row that is brought in: on the sheet, in the method, as a title,
         }
     }
 });
+
+it('refuses in words what has more rows than any document of recipes', function (): void {
+    expect(clip(str_repeat("2 cups oats\n", 20_000))['recipes'])->toHaveCount(1);
+    $answer = clip(str_repeat("2 cups oats\n", 20_001));
+    expect($answer['recipes'])->toBe([])->and($answer['notUnderstood'][0])->toContain('20,001 rows');
+});
