@@ -97,11 +97,16 @@ final class Doubts
             if (preg_match("/\\b($pattern)\\b/i", $row) === 1) {
                 $ours = $life->days($place);
 
-                return $days > $ours ? "Our table says at most $ours days in the $place for what is {$life->meaning}: shorten it?" : null;
+                return $days > $ours ? 'Our table says at most '.self::days($ours)." in the $place for what is {$life->meaning}: shorten it?" : null;
             }
         }
 
-        return $days > $life->jarDays ? "Our table says at most {$life->jarDays} days in the jar and {$life->fridgeDays} in the fridge for what is {$life->meaning}: shorten it?" : null;
+        return $days > $life->jarDays ? 'Our table says at most '.self::days($life->jarDays)." in the jar and {$life->fridgeDays} in the fridge for what is {$life->meaning}: shorten it?" : null;
+    }
+
+    private static function days(int $days): string
+    {
+        return $days === 1 ? '1 day' : "$days days";
     }
 
     /** What a recipe is kept as, at the end that spoils first where it does not say how it is made. */

@@ -210,7 +210,7 @@ it('refuses what is no document', function (string $json, string $code, string $
 
 it('compares a keeping time with the class the recipe is of', function (string $list, string $method, string $says): void {
     $asked = static fn (string $row): string => implode(' ', array_column(clip("# Bites\n## Ingredients\n$list\n## Method\n$method\n$row")['recipes'][0]['doubts'], 'question'));
-    preg_match('/(\d+) days in the (\w+)/', $says, $found);
+    preg_match('/(\d+) days? in the (\w+)/', $says, $found);
     $place = $found[2] === 'jar' ? 'in a jar' : "in the {$found[2]}";
     expect($asked("Keep $place for ".($found[1] + 1).' days.'))->toContain("at most $says");
     if ($found[1] > 0) {
@@ -220,12 +220,12 @@ it('compares a keeping time with the class the recipe is of', function (string $
     ["200 g oat flour\n1 egg", 'Bake at 170 C for 20 minutes.', '10 days in the jar'],
     ["200 g oat flour\n1 egg", 'Bake at 170 C for 20 minutes, then dry in the oven until hard.', '21 days in the jar'],
     ["200 g oat flour\n1 egg", 'Bake at 170 C for 20 minutes.', '120 days in the freezer'],
-    ["200 g oat flour\n100 g pumpkin purée", 'Bake at 170 C for 20 minutes.', '1 days in the jar'],
+    ["200 g oat flour\n100 g pumpkin purée", 'Bake at 170 C for 20 minutes.', '1 day in the jar'],
     ["200 g oat flour\n100 g pumpkin purée", 'Bake at 170 C for 20 minutes.', '5 days in the fridge'],
     ["200 g oat flour\n100 g chicken liver", 'Bake at 170 C for 20 minutes.', '3 days in the fridge'],
     ['500 g lean beef', 'Slice and dry at 140 C for 3 hours.', '14 days in the fridge'],
     ["100 g rolled oats\n2 tbsp peanut butter", 'Roll into balls, no baking.', '5 days in the fridge'],
-    ["200 g plain yogurt\n1 banana", 'Blend and freeze.', '1 days in the fridge'],
+    ["200 g plain yogurt\n1 banana", 'Blend and freeze.', '1 day in the fridge'],
 ]);
 
 it('loses no line to a heading, a remark or a place in the row', function (string $content, string $text, string $steps): void {

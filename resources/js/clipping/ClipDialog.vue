@@ -64,6 +64,11 @@ function close(): void {
     content.value = ''
     problem.value = null
 }
+/** "3 lines", "1 step", "no steps". */
+function counted(text: string, word: string): string {
+    const count = text === '' ? 0 : text.split('\n').length
+    return `${count === 0 ? 'no' : String(count)} ${word}${count === 1 ? '' : 's'}`
+}
 </script>
 
 <template>
@@ -85,7 +90,7 @@ function close(): void {
                 <ul v-else class="clip__found">
                     <li v-for="(one, index) in found.recipes" :key="index" class="slip">
                         <h3>{{ one.title }}</h3>
-                        <p class="slip__text">{{ one.text.split('\n').length }} lines, {{ one.steps === '' ? 'no steps' : `${one.steps.split('\n').length} steps` }}<template v-if="one.yield"> · makes {{ one.yield }}</template><template v-if="one.times.bakeMinutes"> · {{ one.times.bakeMinutes }} minutes in the oven</template><template v-if="one.source"> · {{ one.source }}</template></p>
+                        <p class="slip__text">{{ counted(one.text, 'line') }}, {{ counted(one.steps, 'step') }}<template v-if="one.yield"> · makes {{ one.yield }}</template><template v-if="one.times.bakeMinutes"> · {{ one.times.bakeMinutes }} minutes in the oven</template><template v-if="one.source"> · {{ one.source }}</template></p>
                         <ul v-if="(one.doubts ?? []).length > 0" class="doubts" aria-label="Doubts">
                             <li v-for="doubt in one.doubts" :key="doubt.text + doubt.question"><q>{{ doubt.text }}</q> {{ doubt.question }}</li>
                         </ul>
