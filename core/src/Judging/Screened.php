@@ -15,6 +15,7 @@ use MildBowl\Core\Screening\Finding;
 use MildBowl\Core\Screening\Saying;
 use MildBowl\Core\Screening\Screener;
 use MildBowl\Core\Values\Level;
+use MildBowl\Core\Values\Range;
 
 /** What is found on each line and each step, for the dogs of each lot by the lot's own heat. */
 final readonly class Screened
@@ -45,7 +46,7 @@ final readonly class Screened
             $part = $bowl->parts->under($line->section);
             $findings = [...self::leavener($line, $bowl, $index), ...Setting::findings($line, $part, $lots)];
             foreach ($ofParts[spl_object_id($part)] as $screener) {
-                array_push($findings, ...self::withLabels($screener->line($line, $bowl->grams[$index]), $line, $screener, $kitchen, $labels));
+                array_push($findings, ...self::withLabels($screener->line($line, $bowl->grams[$index]), $line, $screener, $kitchen, $labels, $bowl->grams[$index]));
             }
             $findings = self::withoutStrainedBones($findings, $line, $part);
             if ($bowl->parts->isMadeHere($line)) {
@@ -108,18 +109,18 @@ final readonly class Screened
      * @param  list<BoundLabel>  $labels
      * @return list<Finding>
      */
-    private static function withLabels(array $findings, ReadLine $line, Screener $screener, Kitchen $kitchen, array $labels): array
+    private static function withLabels(array $findings, ReadLine $line, Screener $screener, Kitchen $kitchen, array $labels, ?Range $grams): array
     {
         foreach ($line->foods() as $food) {
             $own = $kitchen->catalogue->own($food->id);
             if ($own !== null) {
-                array_push($findings, ...$own->ingredients !== null ? $screener->label($own->names[0], $own->ingredients) : [Saying::of('own-food')->finding(fill: ['{food}' => $own->names[0]])]);
+                array_push($findings, ...$own->ingredients !== null ? $screener->label($own->names[0], $own->ingredients, $grams) : [Saying::of('own-food')->finding(fill: ['{food}' => $own->names[0]])]);
             }
         }
         foreach ($labels as $label) {
             if ($label->isOn($line)) {
                 $findings = array_values(array_filter($findings, static fn (Finding $finding): bool => $finding->level !== Level::CheckLabel));
-                array_push($findings, ...$screener->label($label->name, $label->ingredients));
+                array_push($findings, ...$screener->label($label->name, $label->ingredients, $grams));
             }
         }
 

@@ -27,10 +27,16 @@ final readonly class Finding
         return new self($this->dog, $this->level, $this->code, $this->message, $this->advice, $this->figure, $this->emergency, $this->source, true);
     }
 
-    /** The same, of a product's label that is bound to a line. */
-    public function onLabelOf(string $product): self
+    /**
+     * The same, of a product's label that is bound to a line.
+     *
+     * @param  ?string  $share  how much of it the line holds, in words
+     */
+    public function onLabelOf(string $product, ?string $share = null): self
     {
-        return new self($this->dog, $this->level, $this->code, "On the label of $product: {$this->message}", $this->advice, $this->figure, $this->emergency, $this->source, $this->confirmed);
+        $of = $share === null ? $product : "$product ($share)";
+
+        return new self($this->dog, $this->level, $this->code, "On the label of $of: {$this->message}", $this->advice, $this->figure, $this->emergency, $this->source, $this->confirmed);
     }
 
     /** The same, of something that may only be there in traces. */

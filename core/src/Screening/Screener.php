@@ -10,6 +10,7 @@ use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Reading\ReadStep;
 use MildBowl\Core\Reading\Said;
+use MildBowl\Core\Values\Figure;
 use MildBowl\Core\Values\Level;
 use MildBowl\Core\Values\Range;
 
@@ -159,16 +160,23 @@ final readonly class Screener
      *
      * @return list<Finding>
      */
-    public function label(string $name, string $ingredients): array
+    public function label(string $name, string $ingredients, ?Range $grams = null): array
     {
         $findings = [];
-        foreach ($this->labelParts(LabelReader::read($ingredients, $this->reader)) as $ofPart) {
+        $parts = LabelReader::read($ingredients, $this->reader);
+        foreach ($this->labelParts($parts) as $n => $ofPart) {
             foreach ($ofPart as $finding) {
-                $findings[] = $finding->onLabelOf($name);
+                $findings[] = $finding->onLabelOf($name, $grams === null ? null : self::share($parts[$n], $grams));
             }
         }
 
         return Finding::unique($findings);
+    }
+
+    /** "cocoa 7.4 %" of 50 g: what a printed share comes to on this line; null where none is printed. */
+    private static function share(LabelPart $part, Range $grams): ?string
+    {
+        return $part->percent === null ? null : $part->text.', '.Figure::of($part->percent * $grams->high / 100).' g of the '.Figure::of($grams->high).' g';
     }
 
     /**

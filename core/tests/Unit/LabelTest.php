@@ -128,3 +128,11 @@ it('refuses a label that is none', function (string $json, string $path): void {
     ['{"version":1,"ingredients":"'.str_repeat('x', 5001).'"}', '/ingredients'],
     ['{"version":1,"ingredients":"x","y":1}', '/y'],
 ]);
+
+it('tells what a printed share comes to on the line the label is bound to', function (): void {
+    $answer = answer("100 g oat flour\n50 g hazelnut spread", [
+        'labels' => [['name' => 'hazelnut spread', 'ingredients' => 'Sugar, palm oil, hazelnuts 13 %, fat-reduced cocoa (7.4 %), skimmed milk powder']],
+    ]);
+    $messages = implode(' ', array_column($answer['lines'][1]['findings'], 'message'));
+    expect($messages)->toContain('fat-reduced cocoa, 3.7 g of the 50 g')->and($messages)->not->toContain('Sugar,');
+});
