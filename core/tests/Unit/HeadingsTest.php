@@ -227,3 +227,8 @@ it('takes at most twenty parts', function (): void {
     expect(inParts($text, [], ['parts' => $parts(20)])['parts'])->toHaveCount(1);
     expect(fn () => inParts($text, [], ['parts' => $parts(21)]))->toThrow(RequestRefused::class);
 });
+
+it('names the food that only a heading names', function (): void {
+    $found = array_merge(...array_column(answer("For the raisin topping:\n100 g oat flour")['lines'], 'findings'));
+    expect(array_column($found, 'message', 'code')['named-only-in-heading'] ?? '')->toContain('Raisins');
+});
