@@ -28,8 +28,11 @@ final class Listener
     /** What is told of others, of another day, or only perhaps. */
     private const NOT_NOW = '/\b(?:(?:she|he|they) (?:always |also |often |then |usually )?(?:puts?|used|uses|added|adds|makes|made|wrote|likes|liked)|some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
 
-    /** What is promised for another day. */
-    private const GOODBYE = '/\bsee you (?:next|in the|soon|on|again)\b|\bnext (?:week|video|time|month|episode) (?:we|i|ill|well|its|we will|i will)\b|\b(?:like and|please|dont forget to) subscribe\b/u';
+    /** What is promised for another day: nothing behind it is of this recipe. */
+    private const GOODBYE = '/\b(?:see you (?:next|in the|soon|on|again)|next (?:week|video|time|month|episode) (?:we|i|ill|well|its))\b/u';
+
+    /** What follows goes into every bowl again, after what was only for others. */
+    private const ON_AGAIN = ['then', 'next', 'now', 'after'];
 
     /** The turn from what was to what is. */
     private const BUT_NOW = '/\b(?:but|and) (?:now|today|this time|these days)\b|\b(?:now|today|this time|these days) (?:(?:i|we) (?:use|take|put|add|have|make)|its|im)\b/u';
@@ -89,17 +92,15 @@ final class Listener
         if (in_array($first, self::CONDITIONAL, true)) {
             return;
         }
-        if (preg_match(self::GOODBYE, Phrase::said($words, 0, count($words->tokens))) === 1) {
-            return;
-        }
         $taken = [];
         $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
         $end = 0;
         $any = false;
-        $otherwise = self::otherwise($words);
         foreach (Clauses::of($words, $this->catalogue) as $clause) {
-            if ($clause->from >= $otherwise) {
-                break;
+            if (self::isForOthers($words, $clause)) {
+                $end = max($end, $clause->to);
+
+                continue;
             }
             $serving = $this->clause($sentence, $clause, $end, $objects, $any, $n);
             $end = max([$end, ...array_map(static fn (Amount|Mention $one): int => $one->to <= $clause->to ? $one->to : 0, [...$words->mentions, ...$words->amounts])]);
@@ -112,16 +113,23 @@ final class Listener
         $this->aftermath($sentence, $n, $taken);
     }
 
-    /** Where a sentence goes over to what is only for others: "one egg, or if your dog cannot have egg, …". */
-    private static function otherwise(Words $words): int
+    /** Whether a clause stands behind "or if your dog cannot have egg", and nothing has led back since, or behind a good-bye. */
+    private static function isForOthers(Words $words, Clause $clause): bool
     {
-        foreach ($words->tokens as $n => $token) {
-            if ($token->is('if', 'when') && ($words->tokens[$n - 1] ?? null)?->is('or') === true) {
-                return $n - 1;
+        if (preg_match(self::GOODBYE, Phrase::said($words, 0, $clause->from)) === 1) {
+            return true;
+        }
+        for ($n = $clause->from; $n > 0; $n--) {
+            $token = $words->tokens[$n - 1];
+            if ($token->is(...self::ON_AGAIN)) {
+                return false;
+            }
+            if ($token->is('if', 'when') && ($words->tokens[$n - 2] ?? null)?->is('or') === true) {
+                return true;
             }
         }
 
-        return PHP_INT_MAX;
+        return false;
     }
 
     /** The food of a clause when it goes in; null when nothing does. */
@@ -366,10 +374,11 @@ final class Listener
     private function warn(Sentence $sentence): void
     {
         $words = $sentence->words;
-        if (preg_match('/\b(?:if|unless|in case|when) (?:you|u|we) (?:(?:do not|dont|cant|cannot|havent|have) (?:have |get |find |got )?(?:no |any )?)/u', Phrase::said($words, 0, count($words->tokens))) === 1) {
-            return;
-        }
         foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
+            if (preg_match('/\b(?:if|unless|in case|when) (?:you|u|we) (?:do not|dont|cant|cannot|havent) (?:\w+ ){0,2}(?:any )?$/u', Phrase::said($words, 0, $mention->from).' ') === 1) {
+                // "if you do not have pumpkin" warns of nothing
+                continue;
+            }
             $this->warned[$mention->ingredient] ??= [$words, [], $sentence->text];
             $this->warned[$mention->ingredient][1][] = [$sentence->from, $sentence->to];
         }

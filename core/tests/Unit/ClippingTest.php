@@ -265,3 +265,17 @@ it('refuses in words what has more rows than any document of recipes', function 
     $answer = clip(str_repeat("2 cups oats\n", 20_001));
     expect($answer['recipes'])->toBe([])->and($answer['notUnderstood'][0])->toContain('20,001 rows');
 });
+
+it('hears what goes in behind a call to the audience, and behind what was only for others', function (string $said, string $text): void {
+    $talk = "Hello everybody. This is a cake for my dog and we begin. $said Then bake it at 180 for 20 minutes. Thank you for watching, my dog says bye.";
+    expect(clip($talk)['recipes'][0]['text'] ?? '')->toBe($text);
+})->with([
+    ['Please subscribe and add two cups of oats and one egg.', "2 cups oats\n1 egg"],
+    ['One egg or if your dog cannot have egg a spoon of flax and then two cups of oat flour go in.', "1 egg\n2 cups oat flour"],
+    ['Two cups of oats. See you next week when we make cookies with two cups of chocolate chips.', '2 cups oats'],
+]);
+
+it('keeps a warning that has a condition, and makes none of what somebody has not got', function (): void {
+    $warned = static fn (string $said): array => array_column(clip("Hello everybody. This is a cake for my dog and we begin. Take two cups of oats and one egg. $said Then bake it at 180 for 20 minutes. Thank you for watching, my dog says bye.")['recipes'][0]['warnings'] ?? [], 'ingredient');
+    expect($warned('Never put raisins in when you have a dog.'))->toBe(['raisin'])->and($warned('If you do not have pumpkin use something else.'))->toBe([]);
+});
