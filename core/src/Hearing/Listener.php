@@ -18,6 +18,7 @@ use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Objects;
 use MildBowl\Core\Reading\Words;
+use MildBowl\Core\Screening\Rule;
 
 /**
  * Hears what of a talk goes into the bowl. An amount with its food is taken unless the words before it say that it is somebody else's, or
@@ -25,29 +26,14 @@ use MildBowl\Core\Reading\Words;
  */
 final class Listener
 {
-    /** What is told of others, of another day, or only perhaps. */
-    private const NOT_NOW = '/\b(?:(?:she|he|they) (?:always |also |often |then |usually )?(?:puts?|used|uses|added|adds|makes|made|wrote|likes|liked)|some (?:people|folks?)|people|somebody|someone|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking|imagine|once upon|for example)\b/u';
-
-    /** What is promised for another day: nothing behind it is of this recipe. */
-    private const GOODBYE = '/\b(?:see you (?:next|in the|soon|on|again)|next (?:week|video|time|month|episode) (?:we|i|ill|well|its))\b/u';
-
-    /** What follows goes into every bowl again, after what was only for others. */
-    private const ON_AGAIN = ['then', 'next', 'now', 'after'];
-
-    /** The turn from what was to what is. */
-    private const BUT_NOW = '/\b(?:but|and) (?:now|today|this time|these days)\b|\b(?:now|today|this time|these days) (?:(?:i|we) (?:use|take|put|add|have|make)|its|im)\b/u';
-
-    /** What opens a sentence that only holds when something else does. */
-    private const CONDITIONAL = ['if', 'unless', 'should', 'whenever'];
-
-    /** Words before the first word that counts. */
-    private const OPENINGS = ['and', 'so', 'now', 'then', 'next', 'okay', 'ok', 'right', 'alright', 'well', 'but', 'or', 'first', 'finally', 'oh', 'plus', 'also', 'just', 'only', 'um', 'uh', 'of', 'course', 'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'yes', 'no', 'aye', 'in', 'goes', 'go'];
-
     /** Sentences after which an amount without a food is still of the last one. */
     private const REACH = 4;
 
-    /** @var array<string, Serving> by food */
-    private array $servings = [];
+    /** Of the never list, what people speak of and mean no food: a cup of tea, a beer, playdough. */
+    private const CHATTED = ['caffeine-source', 'alcohol-drink', 'salt-dough-itself'];
+
+    /** Foods of this bowl. */
+    private readonly Bowl $bowl;
 
     /** @var array<string, array{Words, list<array{int, int}>, string}> foods warned of: how, where, and the words */
     private array $warned = [];
@@ -62,7 +48,16 @@ final class Listener
 
     private int $topicAt = -100;
 
-    public function __construct(private readonly Catalogue $catalogue) {}
+    /** Which part of the treat is being told: a food of the cake that comes again in its frosting comes on top. */
+    private int $part = 0;
+
+    /** Whether the talk counts in grams. */
+    private bool $isInGrams = false;
+
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+        $this->bowl = new Bowl($catalogue);
+    }
 
     /**
      * @param  list<Sentence>  $sentences  of one recipe
@@ -72,13 +67,17 @@ final class Listener
         foreach ($sentences as $n => $sentence) {
             $this->sentence($sentence, $n);
         }
-        foreach ($this->servings as $id => $one) {
-            if ($one->food !== '' && $one->amounts === [] && $this->isNamedElsewhere($one)) {
-                unset($this->servings[$id]);
+        foreach ($this->bowl->servings as $id => $one) {
+            if ($one->food !== '' && $one->amounts === [] && $this->bowl->isNamedElsewhere($one)) {
+                unset($this->bowl->servings[$id]);
             }
         }
 
-        return new Heard(array_values($this->servings), array_diff_key($this->warned, $this->servings), $this->used);
+        foreach ($sentences as $sentence) {
+            $this->warnOfNever($sentence);
+        }
+
+        return new Heard(array_values($this->bowl->servings), array_diff_key($this->warned, $this->bowl->servings), $this->used);
     }
 
     private function sentence(Sentence $sentence, int $n): void
@@ -88,56 +87,53 @@ final class Listener
         if ($sentence->isQuestion() || $words->tokens === []) {
             return;
         }
-        $first = $this->firstWord($words);
-        if (in_array($first, self::CONDITIONAL, true)) {
+        $said = Phrase::said($words, 0, count($words->tokens));
+        if (Turns::isConditional($words) || Turns::isSelling($said)) {
             return;
         }
+        $this->part += Turns::isOtherPart($said) ? 1 : 0;
+        $this->isInGrams = $this->isInGrams || array_filter($words->amounts, static fn (Amount $one): bool => $one->unit === 'g') !== [];
         $taken = [];
         $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
         $end = 0;
-        $any = false;
+        $goesOn = false;
+        $heldFrom = 0;
         foreach (Clauses::of($words, $this->catalogue) as $clause) {
-            if (self::isForOthers($words, $clause)) {
+            if (Turns::isForOthers($words, $clause)) {
                 $end = max($end, $clause->to);
 
                 continue;
             }
-            $serving = $this->clause($sentence, $clause, $end, $objects, $any, $n);
+            $serving = $this->clause($sentence, $clause, $end, $objects, $taken !== [], $goesOn, $heldFrom, $n);
             $end = max([$end, ...array_map(static fn (Amount|Mention $one): int => $one->to <= $clause->to ? $one->to : 0, [...$words->mentions, ...$words->amounts])]);
+            $heldFrom = $serving === null || $serving->food === '' ? $heldFrom : self::endOf($serving, $words, $clause, $end);
+            $goesOn = $serving !== null;
             if ($serving !== null) {
-                $any = true;
                 $taken[] = $serving;
                 $this->used[$n] = true;
             }
         }
-        $this->aftermath($sentence, $n, $taken);
-    }
-
-    /** Whether a clause stands behind "or if your dog cannot have egg", and nothing has led back since, or behind a good-bye. */
-    private static function isForOthers(Words $words, Clause $clause): bool
-    {
-        if (preg_match(self::GOODBYE, Phrase::said($words, 0, $clause->from)) === 1) {
-            return true;
-        }
-        for ($n = $clause->from; $n > 0; $n--) {
-            $token = $words->tokens[$n - 1];
-            if ($token->is(...self::ON_AGAIN)) {
-                return false;
-            }
-            if ($token->is('if', 'when') && ($words->tokens[$n - 2] ?? null)?->is('or') === true) {
-                return true;
+        $of = $taken === [] ? ($this->topic !== null && $n - $this->topicAt <= 1 ? [$this->topic] : []) : [end($taken)];
+        foreach ($of as $one) {
+            if (! Aftermath::of($said, $one, $one->food === '' ? null : $this->catalogue->get($one->food), $taken !== [])) {
+                unset($this->bowl->servings[$one->food]);
+                $this->topic = null;
             }
         }
-
-        return false;
     }
 
-    /** The food of a clause when it goes in; null when nothing does. */
-    private function clause(Sentence $sentence, Clause $clause, int $end, Objects $objects, bool $any, int $n): ?Serving
+    /**
+     * The food of a clause when it goes in; null when nothing does.
+     *
+     * @param  bool  $any  whether something of the sentence went in
+     * @param  bool  $goesOn  whether the clause just before did
+     * @param  int  $heldFrom  token behind the last food that went in
+     */
+    private function clause(Sentence $sentence, Clause $clause, int $end, Objects $objects, bool $any, bool $goesOn, int $heldFrom, int $n): ?Serving
     {
         $words = $sentence->words;
         $within = static fn (Amount|Mention $one): bool => $one->from >= $clause->from && $one->to <= $clause->to;
-        $foods = array_values(array_filter($words->kept(), fn (Mention $one): bool => $within($one) && ! $one->within && ! $this->isProduct($one)));
+        $foods = array_values(array_filter($words->kept(), fn (Mention $one): bool => $within($one) && ! $one->within && ! Product::isNamedBy($one, $words)));
         $all = array_values(array_filter($words->amounts, $within));
         $amounts = array_values(array_filter([...$all, ...$clause->shared], fn (Amount $one): bool => Measures::serves($one, $words)));
         $first = min([PHP_INT_MAX, ...array_map(static fn (Amount|Mention $one): int => $one->from, [...$foods, ...$amounts])]);
@@ -145,17 +141,14 @@ final class Listener
             return null;
         }
         $prefix = Phrase::said($words, $end, $first);
-        // "I said two ingredients, and I lied, there is a pinch of cinnamon as well"
-        $turned = preg_replace('/^.*\b(?=there is|theres|there are|i add|we add|you add|i also|we also|you also|you need)/u', '', $prefix) ?? $prefix;
-        if (preg_match(self::NOT_NOW, $turned) === 1 && preg_match(self::BUT_NOW, $prefix) !== 1) {
+        if (Turns::isNotNow($prefix)) {
             return null;
         }
         $foods = $this->ofNow($words, $foods);
-        $isYield = preg_match('/\byou(?:ll)? (?:only |just )?get$/u', $prefix) === 1 && $amounts !== [] && $words->tokens[$amounts[0]->from]->is('about', 'around', 'roughly');
-        if ($isYield) {
+        if (Turns::isYield(Phrase::said($words, $end, $foods[0]->from ?? $amounts[0]->to), $foods !== []) && ($foods === [] || $this->bowl->known($foods[0]) === null)) {
             return null;
         }
-        $nameless = $foods === [] ? $this->nameless($sentence, $clause, $amounts, $n) : null;
+        $nameless = $foods === [] && Turns::isPlaced($words, $first, $prefix) ? $this->nameless($sentence, $clause, $amounts, $n) : null;
         if ($nameless !== null) {
             return $nameless;
         }
@@ -168,6 +161,7 @@ final class Listener
             $food = $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;
         }
         $amounts = Measures::inTheSameUnit($amounts, $words);
+        [$amounts, $isGuessed] = Measures::inGrams($amounts, $food, $this->isInGrams, $this->isCountable($food));
         // a number far behind a food counts something else
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
         $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
@@ -176,45 +170,59 @@ final class Listener
         $after = $before === [] ? [] : array_values(array_filter($amounts, fn (Amount $one): bool => $one->from >= $food->to
             && (Measures::isWeighedToo($one, $before, $words) || Measures::isToldAgain($one, Phrase::said($words, $food->to, $one->from)) || ($isVague && Measures::isMeasured([$one])) || ($isTin && Unit::isMass('metric', $one->unit)))));
         $amounts = $before === [] ? $amounts : $before;
+        if ($amounts === [] && Turns::isHolding(Phrase::said($words, $heldFrom, $food->from))) {
+            return null;
+        }
         $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
         $named = $this->named($words, $food, $clause, $sentence);
         if ($named !== null) {
             [$food, $isCategory] = [$named, false];
         }
         $amounts = Measures::lastSaid($amounts, $words, $corrected);
+        if ($amounts === [] && $goesOn && $this->isSpecies($food, $words)) {
+            $species = $this->topic;
+            $amounts = $this->bowl->without((string) $species?->food);
+        }
         if ($amounts === [] && isset($this->warned[$food->ingredient])) {
             return null;
         }
         if ($amounts === []) {
-            $isPutIn = ($objects->at[$food->from] ?? false) || ($any && $this->isBare($words, $food, $end)) || preg_match('/(?:^|\s)some$/u', $prefix) === 1 || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', Phrase::said($words, $food->to, $food->to + 3)) === 1;
+            $isPutIn = ($objects->at[$food->from] ?? false) || ($goesOn && Turns::isBare($words, $food, $end)) || preg_match('/(?:^|\s)some$/u', $prefix) === 1 || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', Phrase::said($words, $food->to, $food->to + 3)) === 1;
             // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted
-            $isNew = ($objects->at[$food->from] ?? false) && ! $isCategory && $this->known($food) === null;
-            if (! $isPutIn || ($this->isThere($words, $food) && ! $isNew) || ($isCategory && ! ($objects->at[$food->from] ?? false))) {
-                if (! $this->isThere($words, $food)) {
+            $isNew = ($objects->at[$food->from] ?? false) && ! $isCategory && $this->bowl->known($food) === null;
+            if (! $isPutIn || (Turns::isThere($words, $food) && ! $isNew) || ($isCategory && ! ($objects->at[$food->from] ?? false))) {
+                if (! Turns::isThere($words, $food)) {
                     return null;
                 }
-                $known = str_word_count($prefix) <= 2 ? $this->known($food) : null;
+                $known = str_word_count($prefix) <= 4 ? $this->bowl->known($food) : null;
                 $this->topic = $known ?? $this->topic;
                 $this->topicAt = $known === null ? $this->topicAt : $n;
 
                 return null;
             }
-        } elseif (! Measures::isMeasured($amounts) && $amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! ($any || $this->isPlaced($words, $first, $prefix)))) {
+        } elseif (! Measures::isMeasured($amounts) && $amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! ($any || Turns::isPlaced($words, $first, $prefix)))) {
             return null;
-        } elseif ($this->isThere($words, $food) && ! Measures::isMeasured([...$amounts, ...$after])) {
+        } elseif (Turns::isThere($words, $food) && ! Measures::isMeasured([...$amounts, ...$after])) {
             return null;
-        } elseif ($isCategory && $this->isThere($words, $food)) {
+        } elseif ($isCategory && Turns::isThere($words, $food)) {
             return null;
         }
 
-        if ($amounts !== [] && ($this->servings[$food->ingredient] ?? $this->known($food, mb_strtolower(Phrase::said($words, $food->from, $food->to)))) !== null && preg_match('/^(?:if|in case|unless|when) (?:you|it|its|the|that|youre|needed)\b/u', Phrase::said($words, $food->to, $food->to + 4)) === 1) {
+        if ($amounts !== [] && ($this->bowl->servings[$food->ingredient] ?? $this->bowl->known($food, mb_strtolower(Phrase::said($words, $food->from, $food->to)))) !== null && preg_match('/^(?:if|in case|unless|when) (?:you|it|its|the|that|youre|needed)\b/u', Phrase::said($words, $food->to, $food->to + 4)) === 1) {
             // "another quarter cup if you need it" is not in the bowl yet
             return null;
         }
         $serving = $this->take($sentence, $clause, $food, $amounts, $prefix, $n, $corrected);
+        $serving->isSure = $serving->isSure && ! $isGuessed;
+        if (isset($species)) {
+            // "cooked white fish, haddock"
+            $serving->words = trim(str_replace($species->plain, '', $species->words), ' ,')." $serving->words";
+            $serving->spans = [...$species->spans, ...$serving->spans];
+        }
         foreach ($after as $one) {
             if ($isTin && Unit::isMass('metric', $one->unit)) {
-                $serving->amounts = [new Amount($before[0]->quantity, 'tin', null, 0, 0, new Amount($one->quantity, $one->unit, null, 0, 0))];
+                $drained = ($words->tokens[$one->to] ?? null)?->is('drained') === true ? Amount::DRAINED : null;
+                $serving->amounts = [new Amount($before[0]->quantity, 'tin', null, 0, 0, new Amount($one->quantity, $one->unit, $drained, 0, 0))];
 
                 continue;
             }
@@ -222,6 +230,25 @@ final class Listener
         }
 
         return $serving;
+    }
+
+    /** "Five hundred grams of white fish, haddock": which one the food just before is. */
+    private function isSpecies(Mention $food, Words $words): bool
+    {
+        return $this->topic !== null && $this->topic->food !== '' && ($words->tokens[$food->from - 1] ?? null)?->is(',') === true
+            && $this->catalogue->get($food->ingredient)->isKindOf($this->catalogue->get($this->topic->food));
+    }
+
+    /** Token behind the food of a clause. */
+    private static function endOf(Serving $serving, Words $words, Clause $clause, int $end): int
+    {
+        foreach ($words->mentions as $mention) {
+            if ($mention->from >= $clause->from && $mention->to <= $clause->to && $mention->ingredient === $serving->food) {
+                return $mention->to;
+            }
+        }
+
+        return $end;
     }
 
     /**
@@ -236,7 +263,7 @@ final class Listener
         $kept = [];
         foreach ($foods as $n => $one) {
             $before = $n === 0 ? '' : Phrase::said($words, $foods[$n - 1]->to, $one->from);
-            if (preg_match(self::NOT_NOW, $before) !== 1 || preg_match(self::BUT_NOW, $before) === 1) {
+            if (! Turns::isNotNow($before)) {
                 $kept[] = $one;
             }
         }
@@ -264,7 +291,7 @@ final class Listener
                     break;
                 }
                 if (! LineReader::isHarmless($token)) {
-                    $serving = $this->servings["? $token->text"] ??= new Serving('', $token->raw, $token->raw, $n);
+                    $serving = $this->bowl->servings["? $token->text"] ??= new Serving('', $token->raw, $token->raw, $n);
                     $serving->isSure = false;
                     Measures::settle($serving, [$amount], '', $words, null, false);
                     $serving->spans[] = [$sentence->from, $sentence->to];
@@ -302,17 +329,18 @@ final class Listener
     {
         $words = $sentence->words;
         [$phrase, $plain] = isset($this->naming[$food->ingredient]) ? [$this->naming[$food->ingredient], $this->naming[$food->ingredient]] : Phrase::of($words, $food, $clause);
-        $serving = $this->servings[$food->ingredient] ?? $this->known($food, $this->isThere($words, $food) ? mb_strtolower($plain) : '');
+        $serving = $this->bowl->servings[$food->ingredient] ?? $this->bowl->known($food, Turns::isThere($words, $food) ? mb_strtolower($plain) : '');
         $isNew = $serving === null;
         $serving ??= new Serving($food->ingredient, $phrase, $plain, $n);
         if ($isNew) {
-            $this->servings[$food->ingredient] = $serving;
+            $this->bowl->servings[$food->ingredient] = $serving;
         } elseif ((strlen($phrase) > strlen($serving->words) && $serving->amounts === []) || (Tokenizer::stem(mb_strtolower($phrase)) === mb_strtolower($serving->words))) {
             $serving->words = $phrase;
         }
         $serving->isSure = $serving->isSure && preg_match('/\boptional/u', Phrase::said($words, 0, count($words->tokens))) !== 1;
         if ($amounts !== []) {
-            Measures::settle($serving, $amounts, $prefix, $words, $corrected, ! $isNew);
+            Measures::settle($serving, $amounts, $prefix, $words, $corrected, ! $isNew, $serving->part !== $this->part);
+            $serving->part = $this->part;
         }
         $serving->at = $n;
         $last = $words->tokens[$clause->to - 1];
@@ -322,53 +350,6 @@ final class Listener
         $this->topicAt = $n;
 
         return $serving;
-    }
-
-    /**
-     * What the rest of a sentence says of what it named: "I leave it out", "I'm kidding", "drain it", "big ones".
-     *
-     * @param  list<Serving>  $taken
-     */
-    private function aftermath(Sentence $sentence, int $n, array $taken): void
-    {
-        $said = Phrase::said($sentence->words, 0, count($sentence->words->tokens));
-        $of = $taken === [] ? ($this->topic !== null && $n - $this->topicAt <= 1 ? [$this->topic] : []) : [end($taken)];
-        if (preg_match('/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|dont$|never do$|wouldnt do (?:it|that))/u', $said) === 1 || preg_match('/\b(?:just )?(?:kidding|joking)\b/u', $said) === 1) {
-            foreach ($of as $one) {
-                if (count($one->spans) <= 1 || $taken !== []) {
-                    unset($this->servings[$one->food]);
-                    $this->topic = null;
-                }
-            }
-
-            return;
-        }
-        foreach ($of as $one) {
-            if ($one->food === '') {
-                continue;
-            }
-            $food = $this->catalogue->get($one->food);
-            if ($food->inGroup('check-pie-filling') && preg_match('/\b(?:plain|pure|hundred percent|100|pie filling)\b/u', $said) === 1 && ! str_contains($one->words, 'plain')) {
-                $one->words = 'plain '.$one->words;
-            } elseif ($food->inGroup('check-sweetened') && preg_match('/\b(?:unsweetened|no sugar|without sugar)\b/u', $said) === 1 && ! str_contains($one->words, 'unsweetened')) {
-                $one->words = 'unsweetened '.$one->words;
-            }
-            if (preg_match('/\b(?:dont|do not|no need to|without) drain(?:ing)?\b|\bundrained\b/u', $said) === 1) {
-                $one->words .= ', undrained';
-            } elseif (preg_match('/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u', $said) === 1) {
-                $one->words .= ', drained';
-            } elseif (preg_match($taken === [] ? '/\bdrain(?:ed)?\b/u' : '/\bdrain (?:it|them|that|the)\b/u', $said) === 1 && ! str_contains($one->words, 'drained')) {
-                $one->words .= ', drained';
-            }
-            if ($taken !== [] && preg_match('/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted)\b/u', $said, $found) === 1 && ! str_contains($one->words, $found[1])) {
-                $one->words .= ", $found[1]";
-            }
-            if ($taken === [] && preg_match('/^(?:nice |good |very )?(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && count($one->amounts) === 1 && $one->amounts[0]->unit === 'each') {
-                $size = ['big' => 'large', 'little' => 'small'][$found[1]] ?? $found[1];
-                $one->amounts = [new Amount($one->amounts[0]->quantity, 'each', $size, 0, 0)];
-                $this->used[$n] = true;
-            }
-        }
     }
 
     private function warn(Sentence $sentence): void
@@ -384,65 +365,23 @@ final class Listener
         }
     }
 
+    /** What is on the never list and was spoken of, and does not go in, was warned of, or told of others. */
+    private function warnOfNever(Sentence $sentence): void
+    {
+        foreach ($sentence->words->mentions as $mention) {
+            $food = $this->catalogue->get($mention->ingredient);
+            if (! $mention->ambiguous && ! $food->inAny(self::CHATTED) && Rule::forbid($food)) {
+                $this->warned[$mention->ingredient] ??= [$sentence->words, [[$sentence->from, $sentence->to]], $sentence->text];
+            }
+        }
+    }
+
     /** Whether a food comes in pieces that somebody weighed. */
     private function isCountable(Mention $food): bool
     {
         $one = $this->catalogue->get($food->ingredient);
 
         return ! $one->inGroup('composite-head') && PieceWeight::of($one, 'each', null) !== null;
-    }
-
-    /** Whether a number of pieces is put in: at the head of the sentence, or behind a word that takes it. */
-    private function isPlaced(Words $words, int $first, string $prefix): bool
-    {
-        $from = 0;
-        foreach (array_slice($words->tokens, 0, $first) as $n => $token) {
-            $from = $token->is(':') ? $n + 1 : $from;
-        }
-        $open = array_filter(array_slice($words->tokens, $from, $first - $from), static fn (Token $token): bool => $token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true));
-        $forms = Compiled::tables()['formWords']['phrases'];
-        if (array_filter($open, static fn (Token $token): bool => ! isset($forms[$token->stem])) === []) {
-            return true;
-        }
-
-        return preg_match('/\b(?:add|adding|added|take|taking|need|want|use|using|put|putting|goes|go|get|got|have|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked|its|thats|is|are|was|were|gets|takes|needs|want|got|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u', $prefix) === 1;
-    }
-
-    /** A food of a list without words of its own between it and the joint. */
-    private function isBare(Words $words, Mention $food, int $end): bool
-    {
-        $forms = Compiled::tables()['formWords']['phrases'];
-        for ($k = $food->from - 1; $k >= $end; $k--) {
-            $token = $words->tokens[$k];
-            if ($token->is(',', 'and', '&', '+', 'plus')) {
-                return true;
-            }
-            if (! isset($forms[$token->stem]) && ! $token->is('fresh', 'some', 'ripe', 'chopped', 'little', 'a', 'bit', 'of', 'dash')) {
-                return false;
-            }
-        }
-
-        return false;
-    }
-
-    private function isThere(Words $words, Mention $food): bool
-    {
-        for ($k = $food->from - 1; $k >= max(0, $food->from - 2); $k--) {
-            if ($words->tokens[$k]->is('the', 'your', 'my', 'that', 'this', 'those', 'these', 'our', 'both', 'rest', 'remaining', 'his', 'her', 'their')) {
-                return true;
-            }
-            if ($words->tokens[$k]->kind !== Token::WORD || $words->tokens[$k]->is('of', 'and')) {
-                return false;
-            }
-        }
-
-        return false;
-    }
-
-    /** Whether a mention is only what is being made: biscuits, a cake, treats. */
-    private function isProduct(Mention $mention): bool
-    {
-        return $mention->ambiguous && Catalogue::isInGroup($mention->ingredient, ['composite-head']);
     }
 
     /**
@@ -464,6 +403,14 @@ final class Listener
 
             return null;
         }
+        for ($k = $food->to; $k < min(count($words->tokens), $food->to + 4); $k++) {
+            // "cinnamon, Ceylon if you have it", "oatmeal, the pinhead"
+            if ($words->tokens[$k - 1]->is(',', 'the') && ! LineReader::isHarmless($words->tokens[$k]) && ($id = $this->catalogue->lexicon->idOf("{$words->tokens[$k]->text} $plain")) !== null && $id !== $food->ingredient) {
+                $this->naming[$id] = "{$words->tokens[$k]->text} $plain";
+
+                return $food->as($id);
+            }
+        }
         if (preg_match('/\b(?:for|as) (?:the |my |a )?(flour|oil)\b/u', Phrase::said($words, 0, $food->from), $kind) === 1 && ($id = $this->catalogue->lexicon->idOf("$plain $kind[1]")) !== null) {
             $this->naming[$id] = "$plain $kind[1]";
 
@@ -471,54 +418,5 @@ final class Listener
         }
 
         return null;
-    }
-
-    /** The serving that a mention speaks of again: "the rice flour" is the brown rice flour of before. */
-    private function known(Mention $mention, string $said = ''): ?Serving
-    {
-        if (isset($this->servings[$mention->ingredient])) {
-            return $this->servings[$mention->ingredient];
-        }
-        $food = $this->catalogue->get($mention->ingredient);
-        foreach (array_reverse($this->servings) as $one) {
-            if ($one->food === '') {
-                continue;
-            }
-            $known = $this->catalogue->get($one->food);
-            if (($said !== '' && str_ends_with(mb_strtolower($one->plain), " $said")) || $known->isNamedBy($food) || $known->isCoveredBy($mention->ingredient) || $known->like === $mention->ingredient || $food->like === $one->food) {
-                return $one;
-            }
-        }
-
-        return null;
-    }
-
-    /** Whether a food without an amount is another word for one that has its amount. */
-    private function isNamedElsewhere(Serving $serving): bool
-    {
-        $food = $this->catalogue->get($serving->food);
-        $words = explode(' ', mb_strtolower($serving->plain));
-        foreach ($this->servings as $other) {
-            if ($other === $serving || $other->amounts === [] || $other->food === '') {
-                continue;
-            }
-            $known = $this->catalogue->get($other->food);
-            if ($known->isNamedBy($food) || $known->isCoveredBy($serving->food) || array_diff($words, explode(' ', mb_strtolower($other->plain))) === []) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private function firstWord(Words $words): string
-    {
-        foreach ($words->tokens as $token) {
-            if ($token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true)) {
-                return $token->text;
-            }
-        }
-
-        return '';
     }
 }

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Hearing;
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Reading\Amount;
+use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Words;
 
 /**
@@ -15,13 +16,24 @@ use MildBowl\Core\Reading\Words;
  */
 final class Measures
 {
-    private const CORRECTED = ['no', 'wait', 'sorry', 'actually', 'rather', 'correction', 'oops', 'mean', 'meant', 'make', 'checked'];
+    private const CORRECTED = ['no', 'wait', 'lie', 'lied', 'scratch', 'strike', 'hang', 'mistake', 'wrong', 'corrected', 'sorry', 'actually', 'rather', 'correction', 'oops', 'mean', 'meant', 'make', 'checked'];
 
     /** The amount that stands is told once more, in other words. */
     private const SAID_AGAIN = '/\b(?:thats (?:about|around|roughly|a|an|what)|which is|thats|or about|about the same|comes to about|i weigh it)\s*$/u';
 
     /** What was put in so far is summed up. */
-    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|so its|its now|gives me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
+    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
+
+    /** Counted, and no food. */
+    private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people'];
+
+    /** From so many on nobody counts pieces: of what comes in pieces, and of what does not. */
+    private const TOO_MANY = 60;
+
+    private const MANY = 20;
+
+    /** A number behind one of these tells which, not how many: "ingredient two is cheddar". */
+    private const ORDINAL = ['ingredient', 'number', 'step', 'mark', 'recipe', 'part', 'version', 'option', 'tip', 'batch', 'day', 'week', 'level', 'page'];
 
     private const MORE = ['another', 'extra', 'more', 'again', 'additional', 'further', 'back'];
 
@@ -30,7 +42,7 @@ final class Measures
      *
      * @param  list<Amount>  $amounts
      */
-    public static function settle(Serving $serving, array $amounts, string $prefix, Words $words, ?string $corrected, bool $isLater): void
+    public static function settle(Serving $serving, array $amounts, string $prefix, Words $words, ?string $corrected, bool $isLater, bool $isOtherPart = false): void
     {
         $before = $serving->amounts;
         $first = $amounts[0];
@@ -48,7 +60,7 @@ final class Measures
         }
         $opens = $words->tokens[$first->from - 1] ?? null;
         $isMore = in_array($words->tokens[$first->from]->text, self::MORE, true) || ($opens !== null && in_array($opens->text, self::MORE, true)) || preg_match('/\b(?:another|more|extra)\b/u', $prefix) === 1;
-        if ($isMore) {
+        if ($isMore || ($isOtherPart && $corrected === null && self::isMeasured($amounts))) {
             foreach ($amounts as $one) {
                 $serving->add($one);
             }
@@ -58,6 +70,15 @@ final class Measures
         if ($first->unit === 'tin' && $first->contents !== null && count($before) === 1 && $before[0]->unit === 'tin' && $before[0]->contents === null) {
             $serving->amounts = [new Amount(max($first->quantity->best, 1.0) > 1.0 ? $first->quantity : $before[0]->quantity, 'tin', null, 0, 0, $first->contents)];
 
+            return;
+        }
+        if ($corrected === null && count($before) === 1 && $before[0]->unit === 'tin' && $before[0]->contents === null && Unit::isMass('metric', $first->unit) && preg_match(self::SUMMED_UP, $prefix) !== 1) {
+            $serving->amounts = [new Amount($before[0]->quantity, 'tin', null, 0, 0, new Amount($first->quantity, $first->unit, null, 0, 0))];
+
+            return;
+        }
+        if ($first->unit === 'each' && self::isMeasured($before) && ! $serving->isVague() && $corrected === null) {
+            // "a cup of grated carrot, so that was about two medium carrots"
             return;
         }
         if (count($amounts) === 1 && ($serving->says($first) || (in_array($first->unit, Serving::VAGUE, true) && ! $serving->isVague()))) {
@@ -115,6 +136,25 @@ final class Measures
     }
 
     /**
+     * "Two hundred of rice flour" in a talk that counts in grams: grams, and asked about.
+     *
+     * @param  list<Amount>  $amounts
+     * @return array{list<Amount>, bool} the amounts, and whether one was taken for grams
+     */
+    public static function inGrams(array $amounts, Mention $food, bool $isInGrams, bool $isCountable): array
+    {
+        $isGuessed = false;
+        foreach ($isInGrams ? $amounts : [] as $n => $one) {
+            if ($one->unit === 'each' && $one->size === null && $one->to <= $food->from && $food->from <= $one->to + 2 && $one->quantity->best >= ($isCountable ? self::TOO_MANY : self::MANY)) {
+                $amounts[$n] = new Amount($one->quantity, 'g', null, $one->from, $one->to);
+                $isGuessed = true;
+            }
+        }
+
+        return [array_values($amounts), $isGuessed];
+    }
+
+    /**
      * "Five hundred grams of liver, wait, no, four hundred": a bare number that corrects is in the unit of what it corrects.
      *
      * @param  list<Amount>  $amounts
@@ -166,7 +206,10 @@ final class Measures
     {
         $next = $words->tokens[$amount->to] ?? null;
         $before = $words->tokens[$amount->from - 1] ?? null;
-        if ($next?->is('dog', 'pup', 'puppy', 'dogs', 'percent', 'years', 'minutes', 'times', 'thick', 'each') === true) {
+        if ($amount->unit === 'each' && $before?->is(...self::ORDINAL) === true) {
+            return false;
+        }
+        if ($next?->is(...self::NO_FOOD) === true) {
             return false;
         }
         if (($words->tokens[$amount->to] ?? null)?->is('before') === true || ($before?->is('like') === true && $words->tokens[$amount->from]->is('a', 'an', 'the'))) {

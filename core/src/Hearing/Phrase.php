@@ -34,7 +34,8 @@ final class Phrase
             }
         }
         $from = $food->from;
-        while ($from > $clause->from && ! isset($inAmount[$from - 1]) && ! $words->tokens[$from - 1]->is('of', 'the', 'some', ',', 'a', 'an') && (isset($forms[$words->tokens[$from - 1]->stem]) || $from - 1 >= self::afterAmount($words, $food))) {
+        $after = self::afterAmount($words, $food);
+        while ($from > $clause->from && ! isset($inAmount[$from - 1]) && ! $words->tokens[$from - 1]->is('of', 'the', 'some', 'a', 'an') && (! $words->tokens[$from - 1]->is(',') || $from - 1 > $after) && (isset($forms[$words->tokens[$from - 1]->stem]) || $from - 1 >= $after)) {
             $from--;
         }
         $to = $last = $food->to;
@@ -82,7 +83,7 @@ final class Phrase
     {
         $after = PHP_INT_MAX;
         foreach ($words->amounts as $amount) {
-            if ($amount->to <= $food->from && $food->from - $amount->to <= 4) {
+            if ($amount->to <= $food->from && $food->from - $amount->to <= 6) {
                 $after = $amount->to;
             }
         }

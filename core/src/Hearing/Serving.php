@@ -11,7 +11,7 @@ use MildBowl\Core\Reading\Amount;
 final class Serving
 {
     /** Measures of the hand, that a told spoon or weight takes the place of. */
-    public const VAGUE = ['touch', 'handful', 'bunch', 'dollop', 'splash', 'drizzle', 'knob', 'shake', 'mug', 'glass', 'teacup'];
+    public const VAGUE = ['touch', 'handful', 'bunch', 'dollop', 'splash', 'drizzle', 'knob', 'shake', 'mug', 'glass', 'teacup', 'katori'];
 
     /** @var list<Amount> */
     public array $amounts = [];
@@ -23,6 +23,9 @@ final class Serving
     public array $earlier = [];
 
     public bool $isSure = true;
+
+    /** Part of the treat it was last told in: the cake, its frosting. */
+    public int $part = 0;
 
     /**
      * @param  string  $food  the food's id as the words alone name it

@@ -13,11 +13,6 @@ final readonly class Spoken
 {
     private const WORKS = '/\b(?:mix|stir|knead|roll|rolled|cut|bake|baked|baking|oven|shape|press|spoon|drop|pour|blend|blitz|mash|mashed|fold|whisk|chill|freeze|cool|turn|flip|slice|dry|boil|steam|simmer|poach|line|grease|preheat|spread|rest|soak|squeeze|flatten|scoop|store|keep|keeps|tray|tin)\b/u';
 
-    /** What a treat is called by, last. */
-    private const CALLED = 'bites|biscuits?|cookies|crackers|cakes?|pupcakes?|cupcakes|muffins|pops|lollies|rounds|balls|sticks|strips|hearts|bones|squares|drops|chips|jerky|treats|loaf|bars|dumplings|patties|fingers|jelly|slices|chews|buttons|stars|coins|men|meatballs|rings|twists|discs|cubes|gummies|crisps|scones|bread|brittle|kisses|nuggets|fudge|crunch|dust|straws';
-
-    private const NOT_CALLED = 'the|my|some|a|an|these|those|our|her|his|their|your|ye|you|we|i|it|is|are|was|be|of|in|for|on|so|to|do|doing|making|make|made|bake|baking|today|easiest|best|famous|want|wanted|this|that|anything|them|got|getting|show|called|it’s|it\'s|we\'re|we’re|i\'m|and so|little|few|people|everybody|just|with|thats|that\'s|that’s|code|there|there\'s|there’s';
-
     public function __construct(private RecipeReader $reader) {}
 
     /** Whether a text is told rather than listed: sentences, and hardly a row that is a line of a list. */
@@ -115,7 +110,7 @@ final readonly class Spoken
             $warnings[] = ['ingredient' => $id, 'name' => $this->reader->lines->catalogue->get($id)->name, 'said' => $said, 'span' => $spans[0]];
         }
 
-        return new HeardRecipe($title === null ? $this->title($sentences, $heard) : self::tidied($title), $lines, $steps, $questions, $warnings, $baking);
+        return new HeardRecipe($title === null ? Product::title($sentences, $heard) : Product::tidied($title), $lines, $steps, $questions, $warnings, $baking);
     }
 
     /** A line as a sheet has it, that reads back as the food it is of. */
@@ -154,14 +149,7 @@ final readonly class Spoken
         $said = implode(' ', array_map(static fn (Token $token): string => $token->text, $words->tokens));
         $works = preg_match(self::WORKS, $said) === 1 && preg_match('/\b(?:you can (?:also|buy|use)|comments?|video|subscribe|if you liked)\b|^if\b/u', $said) !== 1;
 
-        return $works && ($from > $sentence->from || Told::isOfMethod($words) || preg_match('/\b(?:oven|minutes?|hours?|degrees|freezer)\b/u', $said) === 1) ? self::tidied($text) : null;
-    }
-
-    private static function tidied(string $text): string
-    {
-        $text = trim((string) preg_replace('/\s+/u', ' ', $text));
-
-        return mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1);
+        return $works && ($from > $sentence->from || Told::isOfMethod($words) || preg_match('/\b(?:oven|minutes?|hours?|degrees|freezer)\b/u', $said) === 1) ? Product::tidied($text) : null;
     }
 
     /** @param  list<Sentence>  $sentences */
@@ -204,23 +192,5 @@ final readonly class Spoken
         }
 
         return $aside;
-    }
-
-    /** @param  list<Sentence>  $sentences */
-    private function title(array $sentences, Heard $heard): string
-    {
-        foreach (array_slice($sentences, 0, 10) as $one) {
-            if (preg_match_all('/(?:[\p{L}’\'-]+\s+|&\s+){1,5}(?:'.self::CALLED.')\b/iu', $one->text, $found) > 0) {
-                foreach ($found[0] as $called) {
-                    $title = (string) preg_replace('/^.*\b(?:'.self::NOT_CALLED.')\s+(?=\S)/iu', '', trim($called));
-                    if (str_word_count($title) > 1 && $this->reader->lines->words($title)->mentions !== []) {
-                        return self::tidied($title);
-                    }
-                }
-            }
-        }
-        $foods = array_slice(array_map(static fn (Serving $serving): string => $serving->plain, $heard->servings), 0, 2);
-
-        return ucfirst(implode(' and ', $foods));
     }
 }

@@ -30,6 +30,9 @@ final class Written
 
             return "$count ".($amount->quantity->best > 1 ? 'tins' : 'tin').' ('.self::amount($amount->contents).($amount->quantity->best > 1 ? ' each' : '').')';
         }
+        if ($amount->size === Amount::DRAINED) {
+            return self::amount(new Amount($amount->quantity, $amount->unit, null, 0, 0)).' drained';
+        }
         if ($amount->unit === 'each') {
             return trim("$number {$amount->size}");
         }

@@ -111,6 +111,10 @@ final readonly class Weigher
         if ($amount->contents !== null) {
             $inside = $this->one($amount->contents, $ingredient, $line);
 
+            if ($inside !== null && $amount->contents->size === Amount::DRAINED) {
+                return $inside->timesRange($amount->quantity);
+            }
+
             return $inside === null ? null : $this->drained($inside->timesRange($amount->quantity), $ingredient, $line);
         }
         if ($amount->unit === 'each' && $ingredient->gramsEach !== null) {

@@ -100,6 +100,12 @@ final readonly class Ingredient
         return isset($this->groups[$groupOrId]) || $this->id === $groupOrId || str_starts_with($this->id, $groupOrId.'-');
     }
 
+    /** Whether this food is one of those another stands for: haddock is a white fish. */
+    public function isKindOf(self $other): bool
+    {
+        return count($this->groups) > count($other->groups) && array_diff_key($other->groups, $this->groups) === [];
+    }
+
     /** Whether a bare word ("flour") can mean this food (oat flour). */
     public function isNamedBy(self $category): bool
     {

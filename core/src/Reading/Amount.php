@@ -12,6 +12,9 @@ use MildBowl\Core\Values\Range;
  */
 final readonly class Amount
 {
+    /** The size of contents that were weighed without their liquid: "(112 g drained)". */
+    public const DRAINED = 'drained';
+
     /**
      * @param  ?string  $size  small, medium or large, for a counted piece
      * @param  int  $from  index of the first token that belongs to it

@@ -330,11 +330,12 @@ final class AmountReader
             return null;
         }
         $k = $inside->to;
+        $drained = ($this->tokens[$k] ?? null)?->is('drained') === true ? Amount::DRAINED : null;
         while (isset($this->tokens[$k]) && ! $this->tokens[$k]->is(')', ']')) {
             $k++;
         }
 
-        return new Amount($inside->quantity, $inside->unit, null, $j, min($k + 1, count($this->tokens)));
+        return new Amount($inside->quantity, $inside->unit, $drained, $j, min($k + 1, count($this->tokens)));
     }
 
     /** Index after a container word at this place, or null. */

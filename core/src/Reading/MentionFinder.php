@@ -199,8 +199,9 @@ final class MentionFinder
      */
     private static function related(array $mentions, array $tokens): array
     {
+        $before = null;
         foreach ($mentions as $m => $mention) {
-            for ($k = $m === 0 ? $mention->from : $mentions[$m - 1]->to; $k < $mention->from && $mention->from <= $mentions[$m - 1]->to + 6; $k++) {
+            for ($k = $before === null ? $mention->from : $mentions[$before]->to; $before !== null && $k < $mention->from && $mention->from <= $mentions[$before]->to + 6; $k++) {
                 if ($tokens[$k]->is('or', '/')) {
                     $mentions[$m] = $mention->asAlternative();
                     break;
@@ -209,12 +210,14 @@ final class MentionFinder
                     break;
                 }
             }
-            if ($mention->ingredient === 'flour-unnamed' && $m > 0 && self::isResult($tokens, $mentions[$m - 1]->to, $mention->from)) {
+            if ($mention->ingredient === 'flour-unnamed' && $before !== null && self::isResult($tokens, $mentions[$before]->to, $mention->from)) {
                 // "blitzed to a coarse flour": what became of the food before it
-                $ground = Catalogue::inForm($mentions[$m - 1]->ingredient, 'ground');
-                $mentions[$m - 1] = $mentions[$m - 1]->as($ground);
+                $mentions[$before] = $mentions[$before]->as(Catalogue::inForm($mentions[$before]->ingredient, 'ground'));
                 unset($mentions[$m]);
+
+                continue;
             }
+            $before = $m;
             if ($mention->ingredient === 'egg') {
                 for ($k = $mention->from - 1; $k > 0 && $k > $mention->from - 5; $k--) {
                     if ($tokens[$k]->is('of') && $tokens[$k - 1]->kind === Token::WORD && in_array($tokens[$k - 1]->stem, ['white', 'yolk'], true)) {

@@ -24,7 +24,7 @@ final class Negation
         'instead of' => true, 'rather than' => true, 'free of' => true, 'free from' => true, 'away from' => true, 'clear of' => true, 'leave out' => true, 'leaving out' => true,
         'left out' => true, 'careful of' => true, 'wary of' => true, 'aware of' => true, 'out for' => true, 'devoid of' => true, 'check for' => false, 'checked for' => false,
         'in place of' => true, 'in lieu of' => true, 'alternative for' => true, 'alternative to' => true, 'substitute for' => true, 'replacement for' => true, 'stand in for' => true,
-        'sub for' => true, 'allergic to' => true, 'none of' => true, 'nothing of' => true, 'no need for' => true, 'hold the' => false, 'cut out' => true, 'kept out' => true, 'keep out' => true,
+        'sub for' => true, 'allergic to' => true, 'none of' => true, 'none of them is' => true, 'none of them are' => true, 'none of which is' => true, 'none of it is' => true, 'nothing of' => true, 'no need for' => true, 'hold the' => false, 'cut out' => true, 'kept out' => true, 'keep out' => true,
     ];
 
     /** Most words of a negation that begins with this one. */
@@ -35,7 +35,7 @@ final class Negation
         'non' => 1, 'zero' => 1, 'except' => 1, 'beware' => 1, 'unlike' => 1, 'ditch' => 1, 'refuse' => 1, 'replaces' => 1, 'replacing' => 1,
         'instead' => 2, 'rather' => 2, 'free' => 2, 'away' => 2, 'clear' => 2, 'leave' => 2, 'leaving' => 2, 'left' => 2, 'careful' => 2, 'wary' => 2,
         'aware' => 2, 'out' => 2, 'devoid' => 2, 'check' => 2, 'checked' => 2, 'in' => 3, 'alternative' => 2, 'substitute' => 2, 'replacement' => 2,
-        'stand' => 3, 'sub' => 2, 'allergic' => 2, 'none' => 2, 'nothing' => 2, 'hold' => 2, 'cut' => 2, 'kept' => 2, 'keep' => 2,
+        'stand' => 3, 'sub' => 2, 'allergic' => 2, 'none' => 4, 'nothing' => 2, 'hold' => 2, 'cut' => 2, 'kept' => 2, 'keep' => 2,
     ];
 
     /** Words of one negation that may stand before the food it means. */

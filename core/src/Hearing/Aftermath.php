@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Reading\Amount;
+
+/** What the rest of a sentence, or the next one, says of what was named: "I leave it out", "I'm kidding", "drain it", "big ones". */
+final class Aftermath
+{
+    private const TAKEN_BACK = '/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|dont$|never do$|wouldnt do (?:it|that))'
+        .'|\b(?:just )?(?:kidding|joking)\b|\bthats for the (?:\w+ )?(?:shortbread|humans?|people|kids|children|other|neighbours?)\b/u';
+
+    private const UNDRAINED = '/\b(?:dont|do not|no need to|without) drain(?:ing)?\b|\bundrained\b|\b(?:water|liquid|juice|brine|oil) and all\b|\b(?:use|with|tip in|pour in) (?:all )?(?:the|its|their) (?:water|liquid|juice)(?: in| too| as well)?\b(?! from)/u';
+
+    private const POURED_OFF = '/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u';
+
+    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b/u';
+
+    private const SIZES = ['big' => 'large', 'little' => 'small'];
+
+    /**
+     * @param  string  $said  the words of the sentence
+     * @param  ?Ingredient  $food  null for what nobody knows
+     * @param  bool  $isSame  whether the serving was named in that sentence
+     * @return bool false when it does not go in after all
+     */
+    public static function of(string $said, Serving $serving, ?Ingredient $food, bool $isSame): bool
+    {
+        if (preg_match(self::TAKEN_BACK, $said) === 1) {
+            return ! $isSame && count($serving->spans) > 1;
+        }
+        if ($food === null) {
+            return true;
+        }
+        if ($food->inGroup('check-pie-filling') && preg_match('/\b(?:plain|pure|hundred percent|100|pie filling)\b/u', $said) === 1) {
+            self::prepend($serving, 'plain');
+        } elseif ($food->inGroup('check-sweetened') && preg_match('/\b(?:unsweetened|no sugar|without sugar)\b/u', $said) === 1) {
+            self::prepend($serving, 'unsweetened');
+        }
+        if (preg_match(self::UNDRAINED, $said) === 1) {
+            self::append($serving, 'undrained');
+        } elseif (preg_match(self::POURED_OFF, $said) === 1 || preg_match($isSame ? '/\bdrain(?:ed)? (?:it|them|that|the)\b/u' : '/\bdrain(?:ed)?\b/u', $said) === 1) {
+            self::append($serving, 'drained');
+        }
+        if ($isSame && preg_match(self::DONE, $said, $found) === 1) {
+            self::append($serving, $found[1]);
+        }
+        if (! $isSame && preg_match('/^(?:nice |good |very )?(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
+            $serving->amounts = [new Amount($serving->amounts[0]->quantity, 'each', self::SIZES[$found[1]] ?? $found[1], 0, 0)];
+        }
+
+        return true;
+    }
+
+    private static function prepend(Serving $serving, string $word): void
+    {
+        $serving->words = str_contains($serving->words, $word) ? $serving->words : "$word $serving->words";
+    }
+
+    private static function append(Serving $serving, string $word): void
+    {
+        $serving->words = str_contains($serving->words, $word) ? $serving->words : "$serving->words, $word";
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Reading\Amount;
+use MildBowl\Core\Reading\Mention;
+
+/** What has gone into the bowl so far, and which of it a later word speaks of. */
+final class Bowl
+{
+    /** @var array<string, Serving> by food */
+    public array $servings = [];
+
+    public function __construct(private readonly Catalogue $catalogue) {}
+
+    /** The serving that a mention speaks of again: "the rice flour" is the brown rice flour of before. */
+    public function known(Mention $mention, string $said = ''): ?Serving
+    {
+        if (isset($this->servings[$mention->ingredient])) {
+            return $this->servings[$mention->ingredient];
+        }
+        $food = $this->catalogue->get($mention->ingredient);
+        foreach (array_reverse($this->servings) as $one) {
+            if ($one->food === '') {
+                continue;
+            }
+            $known = $this->catalogue->get($one->food);
+            if (($said !== '' && str_ends_with(mb_strtolower($one->plain), " $said")) || $known->isNamedBy($food) || $known->isCoveredBy($mention->ingredient) || $known->like === $mention->ingredient || $food->like === $one->food) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Takes a food out again, whose amounts are of another.
+     *
+     * @return list<Amount> its amounts
+     */
+    public function without(string $food): array
+    {
+        $amounts = $this->servings[$food]->amounts ?? [];
+        unset($this->servings[$food]);
+
+        return $amounts;
+    }
+
+    /** Whether a food without an amount is another word for one that has its amount. */
+    public function isNamedElsewhere(Serving $serving): bool
+    {
+        $food = $this->catalogue->get($serving->food);
+        $words = explode(' ', mb_strtolower($serving->plain));
+        foreach ($this->servings as $other) {
+            if ($other === $serving || $other->amounts === [] || $other->food === '') {
+                continue;
+            }
+            $known = $this->catalogue->get($other->food);
+            if ($known->isNamedBy($food) || $known->isCoveredBy($serving->food) || array_diff($words, explode(' ', mb_strtolower($other->plain))) === []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

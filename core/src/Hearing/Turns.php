@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Language\Token;
+use MildBowl\Core\Reading\Clause;
+use MildBowl\Core\Reading\Mention;
+use MildBowl\Core\Reading\Words;
+
+/** The turns of speech that tell whether a food goes into this bowl now: or is somebody else's, of another day, or only perhaps. */
+final class Turns
+{
+    /** What is told of others, of another day, or only perhaps. */
+    private const NOT_NOW = '/\b(?:'
+        .'(?:she|he|they) (?:always |also |often |then |usually )?(?:puts?|used|uses|added|adds|makes|made|wrote|likes|liked)'
+        .'|some (?:people|folks?)|people|somebody|someone'
+        .'|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}'
+        .'|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)'
+        .'|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case'
+        .'|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?'
+        .'|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking'
+        .'|imagine|once upon|for example|filled with|percent off|discount|sponsor(?:s|ed)?|promo|costs?|bucks|dollars|pounds? a (?:bag|box|kilo)'
+        .')\b/u';
+
+    /** The turn to what is: the last of these is where the telling of this bowl begins again. */
+    private const TURNED = '/^.*\b(?<!normally )(?<!usually )(?<!sometimes )(?<!if )(?<!when )(?<!time )(?<!that )(?:and |but )?'
+        .'(?=there is|theres|there are|i add|we add|you add|i also|we also|you also|you need|i use|we use|i take|im using|were using|i make it|i make that|i weighed|that was|that came|that comes|so its)/u';
+
+    /** A seller's word: nothing in such a sentence goes into a bowl. */
+    private const SELLING = '/\b(?:sponsor(?:s|ed|ing)?|percent off|promo code|discount code|use (?:the )?code|with the code|affiliate|free trial|link (?:is )?(?:down )?below)\b/u';
+
+    /** What is promised for another day: nothing behind it is of this recipe. */
+    private const GOODBYE = '/\b(?:see you (?:next|in the|soon|on|again)|next (?:week|video|time|month|episode) (?:we|i|ill|well|its))\b/u';
+
+    /** What goods hold that are only spoken of: "because the cubes have onion in them", "made from bones and water". */
+    private const HOLDING = '/\b(?:(?:that|it|they|which|those|these|some|most|many|cubes?|brands?|tins?|jars?|ones?|stuff|pips?|seeds?|stones?) (?:\w+ ){0,2}(?:has|have|had|contains?|hides?|holds?|comes? with)|(?:made|is made|are made) (?:from|of|with|out of)|full of|packed with|loaded with|nothing but|just has|only has)(?: \w+){0,3}$/u';
+
+    /** What follows goes into every bowl again, after what was only for others. */
+    private const ON_AGAIN = ['then', 'next', 'now', 'after'];
+
+    /** The turn from what was to what is. */
+    private const BUT_NOW = '/\b(?:but|and) (?:now|today|this time|these days)\b|\b(?:now|today|this time|these days) (?:(?:i|we) (?:use|take|put|add|have|make)|its|im)\b/u';
+
+    /** What opens a sentence that only holds when something else does. */
+    private const CONDITIONAL = ['if', 'unless', 'should', 'whenever'];
+
+    /** Words before the first word that counts. */
+    private const OPENINGS = [
+        'and', 'so', 'now', 'then', 'next', 'okay', 'ok', 'right', 'alright', 'well', 'but', 'or', 'first', 'second', 'third', 'last', 'lastly', 'finally', 'oh', 'plus', 'also', 'just', 'only', 'um', 'uh', 'of', 'course',
+        'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'theres', 'heres', 'here', 'ive', 'got', 'weve', 'yes', 'no', 'aye', 'in', 'goes', 'go', 'ingredient', 'ingredients',
+    ];
+
+    /** Behind one of these, and at most six words more, a number of pieces goes in. */
+    private const PLACING = '/\b(?:add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
+        .'|its|thats|theres|heres|there|is|are|was|were|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u';
+
+    /** Whether the words before a food say that it does not go in now. */
+    public static function isNotNow(string $prefix): bool
+    {
+        return preg_match(self::NOT_NOW, preg_replace(self::TURNED, '', $prefix) ?? $prefix) === 1 && ! self::isBackNow($prefix);
+    }
+
+    /** "I used to use wheat but now I use buckwheat". */
+    public static function isBackNow(string $prefix): bool
+    {
+        return preg_match(self::BUT_NOW, $prefix) === 1;
+    }
+
+    /** Whether the words before a food without an amount say what something holds, not what is put in. */
+    public static function isHolding(string $prefix): bool
+    {
+        return preg_match(self::HOLDING, $prefix) === 1;
+    }
+
+    /**
+     * "So that gets me around nine ounces of jerky": what came out of the oven.
+     *
+     * @param  string  $prefix  the words up to the food, or behind the amount where no food is named
+     */
+    public static function isYield(string $prefix, bool $hasFood): bool
+    {
+        return preg_match($hasFood ? '/\b(?:you(?:ll)? (?:only |just )?get|(?:gets|gives|makes|leaves|yields) (?:me|you|us)) (?:about|around|roughly)\b/u' : '/\byou(?:ll)? (?:only |just )?get (?:about|around|roughly)\b/u', $prefix) === 1;
+    }
+
+    /** "Now for the frosting": another part of the same treat begins. */
+    public static function isOtherPart(string $said): bool
+    {
+        return preg_match('/\b(?:for|now|onto|make|do|doing|making|to|next|then|is|and) (?:the |a |our |your |my )?(?:\w+ )?(?:frosting|icing|topping|filling|glaze|coating|drizzle|sauce|decoration)\b/u', $said) === 1;
+    }
+
+    public static function isSelling(string $said): bool
+    {
+        return preg_match(self::SELLING, $said) === 1;
+    }
+
+    public static function isConditional(Words $words): bool
+    {
+        return in_array(self::firstWord($words), self::CONDITIONAL, true);
+    }
+
+    /** Whether a clause stands behind "or if your dog cannot have egg", and nothing has led back since, or behind a good-bye. */
+    public static function isForOthers(Words $words, Clause $clause): bool
+    {
+        if (preg_match(self::GOODBYE, Phrase::said($words, 0, $clause->from)) === 1) {
+            return true;
+        }
+        for ($n = $clause->from; $n > 0; $n--) {
+            $token = $words->tokens[$n - 1];
+            if ($token->is(...self::ON_AGAIN)) {
+                return false;
+            }
+            if ($token->is('if', 'when') && ($words->tokens[$n - 2] ?? null)?->is('or') === true) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether a number of pieces is put in: at the head of the sentence, or behind a word that takes it. */
+    public static function isPlaced(Words $words, int $first, string $prefix): bool
+    {
+        $from = 0;
+        foreach (array_slice($words->tokens, 0, $first) as $n => $token) {
+            $from = $token->is(':') ? $n + 1 : $from;
+        }
+        $open = array_filter(array_slice($words->tokens, $from, $first - $from), static fn (Token $token): bool => $token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true));
+        $forms = Compiled::tables()['formWords']['phrases'];
+        if (array_filter($open, static fn (Token $token): bool => ! isset($forms[$token->stem])) === []) {
+            return true;
+        }
+
+        return preg_match(self::PLACING, $prefix) === 1;
+    }
+
+    /** A food of a list without words of its own between it and the joint. */
+    public static function isBare(Words $words, Mention $food, int $end): bool
+    {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        for ($k = $food->from - 1; $k >= $end; $k--) {
+            $token = $words->tokens[$k];
+            if ($token->is(',', 'and', '&', '+', 'plus')) {
+                return true;
+            }
+            if (! isset($forms[$token->stem]) && ! $token->is('fresh', 'some', 'ripe', 'chopped', 'little', 'a', 'bit', 'of', 'dash')) {
+                return false;
+            }
+        }
+
+        return false;
+    }
+
+    public static function isThere(Words $words, Mention $food): bool
+    {
+        $before = $words->tokens[$food->from - 3] ?? null;
+        if ($before?->is('the', 'that', 'your', 'my') === true && $words->tokens[$food->from - 1]->is('of') && $words->tokens[$food->from - 2]->kind === Token::WORD) {
+            // "so the tin of sardines"
+            return true;
+        }
+        for ($k = $food->from - 1; $k >= max(0, $food->from - 2); $k--) {
+            if ($words->tokens[$k]->is('the', 'your', 'my', 'that', 'this', 'those', 'these', 'our', 'both', 'rest', 'remaining', 'his', 'her', 'their')) {
+                return true;
+            }
+            if ($words->tokens[$k]->kind !== Token::WORD || $words->tokens[$k]->is('of', 'and')) {
+                return false;
+            }
+        }
+
+        return false;
+    }
+
+    private static function firstWord(Words $words): string
+    {
+        foreach ($words->tokens as $token) {
+            if ($token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true)) {
+                return $token->text;
+            }
+        }
+
+        return '';
+    }
+}
