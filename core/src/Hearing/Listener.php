@@ -194,7 +194,7 @@ final class Listener
                 if (! Turns::isThere($words, $food)) {
                     return null;
                 }
-                $known = str_word_count($prefix) <= 4 ? $this->bowl->known($food) : null;
+                $known = Turns::isAtHead($words, $food->from) ? $this->bowl->known($food) : null;
                 $this->topic = $known ?? $this->topic;
                 $this->topicAt = $known === null ? $this->topicAt : $n;
 

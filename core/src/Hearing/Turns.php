@@ -127,13 +127,21 @@ final class Turns
         foreach (array_slice($words->tokens, 0, $first) as $n => $token) {
             $from = $token->is(':') ? $n + 1 : $from;
         }
-        $open = array_filter(array_slice($words->tokens, $from, $first - $from), static fn (Token $token): bool => $token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true));
+
+        return self::isAtHead($words, $first, $from) || preg_match(self::PLACING, $prefix) === 1;
+    }
+
+    /** Whether nothing but openings, articles, vessels and forms stands before a food: "so, the tin of sardines". */
+    public static function isAtHead(Words $words, int $first, int $from = 0): bool
+    {
         $forms = Compiled::tables()['formWords']['phrases'];
-        if (array_filter($open, static fn (Token $token): bool => ! isset($forms[$token->stem])) === []) {
-            return true;
+        foreach (array_slice($words->tokens, $from, $first - $from) as $token) {
+            if ($token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true) && ! isset($forms[$token->stem]) && ! $token->is('the', 'your', 'my', 'that', 'our', 'tin', 'can', 'jar', 'pot', 'tub', 'bag', 'bowl')) {
+                return false;
+            }
         }
 
-        return preg_match(self::PLACING, $prefix) === 1;
+        return true;
     }
 
     /** A food of a list without words of its own between it and the joint. */
