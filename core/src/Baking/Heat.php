@@ -59,6 +59,19 @@ final readonly class Heat
         return 5 * (int) round(($celsius * 9 / 5 + 32) / 5);
     }
 
+    /** The heat of a gas mark; null for one that no oven has. */
+    public static function ofGasMark(float $mark): ?float
+    {
+        $marks = [(string) $mark => true] + ($mark === 0.25 ? ['¼' => true] : []) + ($mark === 0.5 ? ['½' => true] : []);
+        foreach (Compiled::tables()['gasMarks'] as $row) {
+            if (isset($marks[$row['mark']])) {
+                return $row['celsius'];
+            }
+        }
+
+        return null;
+    }
+
     /** The gas mark whose temperature lies nearest. */
     public static function gasMark(float $celsius): ?string
     {

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Hearing;
 
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Language\Token;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\Amount;
+use MildBowl\Core\Reading\Words;
 
 /** What the rest of a sentence, or the next one, says of what was named: "I leave it out", "I'm kidding", "drain it", "big ones". */
 final class Aftermath
@@ -19,7 +22,35 @@ final class Aftermath
 
     private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b/u';
 
+    /** Words of a sentence that only tells of a form. */
+    private const SMALL = ['thats', 'theyre', 'its', 'it', 'is', 'are', 'and', 'nice', 'very', 'so', 'all', 'well', 'really', 'quite', 'as', 'that', 'they', 'just', 'of', 'course', 'the', 'kind', 'ones', 'one', 'right', 'okay'];
+
     private const SIZES = ['big' => 'large', 'little' => 'small'];
+
+    public static function isTakenBack(string $said): bool
+    {
+        return preg_match(self::TAKEN_BACK, $said) === 1;
+    }
+
+    /** A sentence that only tells of a form: "That's cooked and mashed.", "Boneless, skinless." */
+    public static function forms(Words $words, Serving $serving): void
+    {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        $verbs = Compiled::tables()['verbs'];
+        $found = [];
+        foreach ($words->tokens as $token) {
+            if ($token->kind !== Token::WORD || $token->is(...self::SMALL)) {
+                continue;
+            }
+            if (! isset($forms[$token->stem]) || isset($verbs[$token->text])) {
+                return;
+            }
+            $found[] = $token->text;
+        }
+        foreach (count($found) > 4 ? [] : $found as $form) {
+            self::append($serving, $form);
+        }
+    }
 
     /**
      * @param  string  $said  the words of the sentence
@@ -29,7 +60,7 @@ final class Aftermath
      */
     public static function of(string $said, Serving $serving, ?Ingredient $food, bool $isSame): bool
     {
-        if (preg_match(self::TAKEN_BACK, $said) === 1) {
+        if (self::isTakenBack($said)) {
             return ! $isSame && count($serving->spans) > 1;
         }
         if ($food === null) {
@@ -48,7 +79,7 @@ final class Aftermath
         if ($isSame && preg_match(self::DONE, $said, $found) === 1) {
             self::append($serving, $found[1]);
         }
-        if (! $isSame && preg_match('/^(?:nice |good |very )?(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
+        if (preg_match($isSame ? '/\b(?:a|nice|good|very) (big|large|small|little|medium) (?:ones?|sized?)\b/u' : '/^(?:a |nice |good |very )*(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && ($serving->amounts[0]->size ?? null) === null && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
             $serving->amounts = [new Amount($serving->amounts[0]->quantity, 'each', self::SIZES[$found[1]] ?? $found[1], 0, 0)];
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Hearing;
 
+use MildBowl\Core\Baking\Heat;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Reading\NumberReader;
 use MildBowl\Core\Values\Range;
@@ -36,7 +37,7 @@ final class Baking
 
     private const HOT = '/\b(?:bake|baked|baking|oven|ovens|preheat|heat|roast|cook|dry|dried|dehydrate|degrees?|celsius|fahrenheit|moderate)\b/u';
 
-    private const NOT_BAKED = '/\b(?:chill|fridge|rest|rests|freeze|freezer|sit|soak|cool|set|keep|keeps|stand|poach|poached|boil|steam|simmer)\b/u';
+    private const NOT_BAKED = '/\b(?:chill|fridge|rest|rests|freeze|freezer|sit|soak|cool|keep|keeps|stand|poach|poached|boil|steam|simmer)\b/u';
 
     /** @param  list<Sentence>  $sentences */
     public static function of(array $sentences): self
@@ -55,14 +56,15 @@ final class Baking
                 $heard->time($sentence);
             }
             $isHot = $isHere;
-            if (preg_match('/\b(?:roll|rolled|thick|slice|slices|cut|press|pressed|spread|thin|deep|cutter|across|wide|high|tall|pour|balls?)\b/u', $said) === 1) {
+            if (preg_match('/\b(?:roll|rolled|sheet|thick|slice|slices|cut|press|pressed|spread|thin|deep|cutter|across|wide|high|tall|up|pour|balls?)\b/u', $said) === 1) {
                 $heard->thickness($sentence);
             }
             if ($heard->sizeMm === null && preg_match('/\b(?:size of|big as|large as|like) (?:a |an )?('.implode('|', array_keys(self::LIKE)).')s?\b/u', $said, $found) === 1) {
                 $heard->sizeMm = self::LIKE[$found[1]];
                 $heard->shape ??= 'ball';
             }
-            $froze = $froze || preg_match('/\bfreez(?:e|es|ing)\b|\b(?:in|into|to) the freezer\b|\b(?:and|then|until|be|it) frozen\b|\bfrozen (?:treats?|pops?|cubes?)\b/u', $said) === 1;
+            $froze = $froze || preg_match('/\bfreez(?:e|es|ing)\b|\b(?:in|into|to) the freezer\b|\b(?:and|then|until|be|it) frozen\b|\bfrozen (?:treats?|pops?|cubes?)\b|\bfrozen $/u', $said) === 1
+                || (preg_match('/\bfreezer\b/u', $said) === 1 && preg_match('/\b(?:months?|weeks?|keeps?|store|stored|up to)\b/u', $said) !== 1);
             $rested = $rested || preg_match('/\b(?:unbaked|fridge|chill|sets?)\b/u', $said) === 1;
         }
         $heard->texture = match (true) {
@@ -82,6 +84,9 @@ final class Baking
         $numbers = new NumberReader($tokens);
         $hasTime = array_filter($tokens, static fn (Token $one): bool => $one->is('minutes', 'minute', 'hour', 'hours', 'mins', 'min')) !== [];
         foreach ($tokens as $i => $token) {
+            if ($token->is('gas') && $this->celsius === null) {
+                $this->celsius = self::ofGasMark($tokens, $i, $numbers);
+            }
             if ($this->celsius !== null || ($token->kind === Token::WORD && $token->is('about', 'the', 'another'))) {
                 continue;
             }
@@ -108,8 +113,34 @@ final class Baking
                 $unit = $tokens[$j]->is('f', 'fahrenheit') ? 'f' : ($tokens[$j]->is('c', 'celsius') ? 'c' : $unit);
             }
             $isFahrenheit = $unit === 'f' || ($unit === '' && $range->best > 260);
-            $this->celsius = $isFahrenheit ? 5 * round(($range->best - 32) / 1.8 / 5) : $range->best;
+            $this->celsius = $isFahrenheit ? self::saidInCelsius($numbers, $k) ?? 5 * round(($range->best - 32) / 1.8 / 5) : $range->best;
         }
+    }
+
+    /** "350 Fahrenheit, so that's 180 Celsius": the same once more, as an oven has it. */
+    private static function saidInCelsius(NumberReader $numbers, int $from): ?float
+    {
+        for ($i = $from; $i < $from + 7; $i++) {
+            $number = $numbers->at($i);
+            if ($number !== null && $numbers->isFollowedBy($number[1], 'celsius', 'c', 'centigrade')) {
+                return $number[0]->best;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * "Gas mark four".
+     *
+     * @param  list<Token>  $tokens
+     */
+    private static function ofGasMark(array $tokens, int $at, NumberReader $numbers): ?float
+    {
+        $at += ($tokens[$at + 1] ?? null)?->is('mark') === true ? 2 : 1;
+        $number = $numbers->at($at);
+
+        return $number === null ? null : Heat::ofGasMark($number[0]->best);
     }
 
     private function time(Sentence $sentence): void
@@ -124,6 +155,13 @@ final class Baking
             [$range, $k] = $number;
             $unit = $tokens[$k] ?? null;
             $times = $unit?->is('minutes', 'minute', 'min', 'mins') === true ? 1.0 : ($unit?->is('hours', 'hour', 'hr', 'hrs') === true ? 60.0 : null);
+            if ($times === null && ($tokens[$i - 1] ?? null)?->is('for') === true && ($unit === null || $unit->is('.', ',', 'or', 'until', 'till', 'and')) && $range->best >= 5 && $range->best <= 90 && $this->celsius !== null) {
+                // "180 for 25"
+                $times = 1.0;
+            }
+            if ($times === 60.0) {
+                [$range, $k] = self::andAPart($numbers, $tokens, $range, $k);
+            }
             if ($times === null) {
                 $i = max($i, $k - 1);
 
@@ -138,6 +176,26 @@ final class Baking
             $this->minutes ??= $range->times($times);
             $i = $k;
         }
+    }
+
+    /**
+     * "An hour and a quarter", "an hour and twenty minutes".
+     *
+     * @param  list<Token>  $tokens
+     * @return array{Range, int} hours, and the index of the last token
+     */
+    private static function andAPart(NumberReader $numbers, array $tokens, Range $hours, int $k): array
+    {
+        if (($tokens[$k + 1] ?? null)?->is('and') !== true) {
+            return [$hours, $k];
+        }
+        $part = $numbers->part($k + 2);
+        if ($part !== null) {
+            return [$hours->plus(Range::exact($part[0])), $part[1] - 1];
+        }
+        $more = $numbers->at($k + 2);
+
+        return $more !== null && ($tokens[$more[1]] ?? null)?->is('minutes', 'minute', 'min', 'mins') === true ? [$hours->plus($more[0]->times(1 / 60)), $more[1]] : [$hours, $k];
     }
 
     /**
@@ -164,13 +222,19 @@ final class Baking
     {
         $tokens = $sentence->words->tokens;
         $numbers = new NumberReader($tokens);
+        $unit = null;
         foreach ($tokens as $i => $token) {
             $this->shape ??= self::SHAPES[$token->stem] ?? null;
             $number = $numbers->at($i);
+            if ($number !== null && $unit !== null && ($tokens[$number[1]] ?? null)?->is('thick', 'deep', 'high') === true) {
+                // "four centimetres across and one thick"
+                $this->thicknessMm ??= round($number[0]->best * $unit);
+            }
             $length = $number === null ? null : self::LENGTHS[$tokens[$number[1]]->stem ?? ''] ?? self::LENGTHS[$tokens[$number[1]]->text ?? ''] ?? null;
             if ($number === null || $length === null) {
                 continue;
             }
+            $unit = $length;
             $mm = $number[0]->best * $length;
             if (array_filter(array_slice($tokens, $number[1] + 1, 2), static fn (Token $one): bool => $one->is('across', 'wide', 'square', 'round', 'diameter', 'ball', 'balls', 'long')) !== []) {
                 $this->sizeMm ??= round($mm);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MildBowl\Core\Hearing;
 
 use MildBowl\Core\Pantry\Catalogue;
-use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Mention;
 
 /** What has gone into the bowl so far, and which of it a later word speaks of. */
@@ -36,21 +35,23 @@ final class Bowl
         return null;
     }
 
-    /**
-     * Takes a food out again, whose amounts are of another.
-     *
-     * @return list<Amount> its amounts
-     */
-    public function without(string $food): array
+    public function without(string $food): void
     {
-        $amounts = $this->servings[$food]->amounts ?? [];
         unset($this->servings[$food]);
+    }
 
-        return $amounts;
+    /** Takes out what was named and never measured: by itself only, or in other words than what was. */
+    public function clear(): void
+    {
+        foreach ($this->servings as $id => $one) {
+            if ($one->food !== '' && $one->amounts === [] && ($one->isOnlyNamed || $this->isNamedElsewhere($one))) {
+                unset($this->servings[$id]);
+            }
+        }
     }
 
     /** Whether a food without an amount is another word for one that has its amount. */
-    public function isNamedElsewhere(Serving $serving): bool
+    private function isNamedElsewhere(Serving $serving): bool
     {
         $food = $this->catalogue->get($serving->food);
         $words = explode(' ', mb_strtolower($serving->plain));

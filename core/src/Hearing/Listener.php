@@ -12,7 +12,6 @@ use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Measuring\PieceWeight;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Reading\Amount;
-use MildBowl\Core\Reading\Clause;
 use MildBowl\Core\Reading\Clauses;
 use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\Mention;
@@ -32,17 +31,18 @@ final class Listener
     /** Of the never list, what people speak of and mean no food: a cup of tea, a beer, playdough. */
     private const CHATTED = ['caffeine-source', 'alcohol-drink', 'salt-dough-itself'];
 
-    /** Foods of this bowl. */
-    private readonly Bowl $bowl;
+    /** An amount behind these is of a dog, or of what comes out. */
+    private const NOT_OF_TOPIC = '/\b(?:slices?|sliced|thin|thick|deep|roll|rolled|cut|long|wide|weighs?|weighed in|dogs?|pupp(?:y|ies)|feed|mould|mold|holes?|balls?|biscuits?|treats?|pieces?|my two|a day)\b/u';
+
+    private Bowl $bowl;
+
+    private readonly Kinds $kinds;
 
     /** @var array<string, array{Words, list<array{int, int}>, string}> foods warned of: how, where, and the words */
     private array $warned = [];
 
     /** @var array<int, true> sentences of which something was used */
     private array $used = [];
-
-    /** @var array<string, string> how a food is written that two words far apart name, by its id */
-    private array $naming = [];
 
     private ?Serving $topic = null;
 
@@ -57,6 +57,7 @@ final class Listener
     public function __construct(private readonly Catalogue $catalogue)
     {
         $this->bowl = new Bowl($catalogue);
+        $this->kinds = new Kinds($catalogue);
     }
 
     /**
@@ -64,15 +65,20 @@ final class Listener
      */
     public function hear(array $sentences): Heard
     {
+        $before = null;
         foreach ($sentences as $n => $sentence) {
+            if (Turns::isFromTheTop(Phrase::said($sentence->words, 0, 12))) {
+                $before = $this->bowl;
+                $this->bowl = new Bowl($this->catalogue);
+                $this->topic = null;
+            }
             $this->sentence($sentence, $n);
         }
-        foreach ($this->bowl->servings as $id => $one) {
-            if ($one->food !== '' && $one->amounts === [] && $this->bowl->isNamedElsewhere($one)) {
-                unset($this->bowl->servings[$id]);
-            }
+        if ($before !== null && count($this->bowl->servings) < 2) {
+            // nothing was told anew
+            $this->bowl->servings += $before->servings;
         }
-
+        $this->bowl->clear();
         foreach ($sentences as $sentence) {
             $this->warnOfNever($sentence);
         }
@@ -95,206 +101,216 @@ final class Listener
         $this->isInGrams = $this->isInGrams || array_filter($words->amounts, static fn (Amount $one): bool => $one->unit === 'g') !== [];
         $taken = [];
         $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
-        $end = 0;
+        $end = $heldFrom = 0;
         $goesOn = false;
-        $heldFrom = 0;
         foreach (Clauses::of($words, $this->catalogue) as $clause) {
             if (Turns::isForOthers($words, $clause)) {
                 $end = max($end, $clause->to);
 
                 continue;
             }
-            $serving = $this->clause($sentence, $clause, $end, $objects, $taken !== [], $goesOn, $heldFrom, $n);
+            $piece = new Piece($sentence, $clause, $objects, $end, $taken !== [], $goesOn, $heldFrom, $n);
+            $serving = $this->piece($piece);
             $end = max([$end, ...array_map(static fn (Amount|Mention $one): int => $one->to <= $clause->to ? $one->to : 0, [...$words->mentions, ...$words->amounts])]);
-            $heldFrom = $serving === null || $serving->food === '' ? $heldFrom : self::endOf($serving, $words, $clause, $end);
             $goesOn = $serving !== null;
             if ($serving !== null) {
+                $heldFrom = $piece->foods === [] ? $heldFrom : $piece->foods[0]->to;
                 $taken[] = $serving;
                 $this->used[$n] = true;
             }
         }
-        $of = $taken === [] ? ($this->topic !== null && $n - $this->topicAt <= 1 ? [$this->topic] : []) : [end($taken)];
-        foreach ($of as $one) {
-            if (! Aftermath::of($said, $one, $one->food === '' ? null : $this->catalogue->get($one->food), $taken !== [])) {
-                unset($this->bowl->servings[$one->food]);
-                $this->topic = null;
+        if ($taken === [] && $this->nameOnly($sentence, $n)) {
+            return;
+        }
+        $this->aftermath($words, $said, $taken, $n);
+    }
+
+    /** @param  list<Serving>  $taken  in the same sentence */
+    private function aftermath(Words $words, string $said, array $taken, int $n): void
+    {
+        foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
+            $serving = $this->bowl->servings[$mention->ingredient] ?? null;
+            if ($serving !== null && Turns::isTakenOut(Phrase::said($words, 0, $mention->from))) {
+                // "there is no treacle in these", "actually skip the turmeric"
+                $this->bowl->without($serving->food);
+                $this->topic = $this->topic === $serving ? null : $this->topic;
             }
+        }
+        $last = $taken === [] ? ($n - $this->topicAt <= 1 ? $this->topic : null) : end($taken);
+        if ($last === null || ($taken === [] && $words->amounts !== [] && ! isset($this->used[$n]) && Aftermath::isTakenBack($said))) {
+            return;
+        }
+        if (! Aftermath::of($said, $last, $last->food === '' ? null : $this->catalogue->get($last->food), $taken !== [])) {
+            $this->bowl->without($last->food);
+            $this->topic = null;
+        } elseif ($taken === [] && $words->mentions === [] && $words->amounts === []) {
+            Aftermath::forms($words, $last);
         }
     }
 
-    /**
-     * The food of a clause when it goes in; null when nothing does.
-     *
-     * @param  bool  $any  whether something of the sentence went in
-     * @param  bool  $goesOn  whether the clause just before did
-     * @param  int  $heldFrom  token behind the last food that went in
-     */
-    private function clause(Sentence $sentence, Clause $clause, int $end, Objects $objects, bool $any, bool $goesOn, int $heldFrom, int $n): ?Serving
+    /** "Dill. A tablespoon, dried.": a food that is a sentence is spoken of next. */
+    private function nameOnly(Sentence $sentence, int $n): bool
     {
         $words = $sentence->words;
-        $within = static fn (Amount|Mention $one): bool => $one->from >= $clause->from && $one->to <= $clause->to;
-        $foods = array_values(array_filter($words->kept(), fn (Mention $one): bool => $within($one) && ! $one->within && ! Product::isNamedBy($one, $words)));
-        $all = array_values(array_filter($words->amounts, $within));
-        $amounts = array_values(array_filter([...$all, ...$clause->shared], fn (Amount $one): bool => Measures::serves($one, $words)));
-        $first = min([PHP_INT_MAX, ...array_map(static fn (Amount|Mention $one): int => $one->from, [...$foods, ...$amounts])]);
-        if ($first === PHP_INT_MAX) {
+        $foods = array_values(array_filter($words->kept(), static fn (Mention $one): bool => ! $one->within && ! Product::isNamedBy($one, $words)));
+        if (count($foods) !== 1 || $words->amounts !== [] || count($words->tokens) > 8 || ! Turns::isAtHead($words, $foods[0]->from) || ! Turns::isAtEnd($words, $foods[0]->to)) {
+            return false;
+        }
+        $piece = new Piece($sentence, Clauses::of($words, $this->catalogue)[0], Objects::of($words->tokens, $words->mentions, $words->taken), 0, false, false, 0, $n);
+        $isNew = $this->bowl->known($foods[0]) === null;
+        $serving = $this->take($piece, $this->kinds->of($piece, $foods[0]) ?? $foods[0], [], null);
+        $serving->isOnlyNamed = $isNew;
+
+        return true;
+    }
+
+    /** The food of a clause when it goes in; null when nothing does. */
+    private function piece(Piece $piece): ?Serving
+    {
+        if ($piece->first === null || $this->isOfNoBowl($piece)) {
             return null;
         }
-        $prefix = Phrase::said($words, $end, $first);
-        if (Turns::isNotNow($prefix)) {
-            return null;
-        }
-        $foods = $this->ofNow($words, $foods);
-        if (Turns::isYield(Phrase::said($words, $end, $foods[0]->from ?? $amounts[0]->to), $foods !== []) && ($foods === [] || $this->bowl->known($foods[0]) === null)) {
-            return null;
-        }
-        $nameless = $foods === [] && Turns::isPlaced($words, $first, $prefix) ? $this->nameless($sentence, $clause, $amounts, $n) : null;
-        if ($nameless !== null) {
-            return $nameless;
-        }
+        $foods = $this->kinds->ofNow($piece->words, $piece->foods);
         if ($foods === []) {
-            return $all === $amounts || $amounts !== [] ? $this->ofTopic($amounts, $prefix, $words, $n, $sentence) : null;
+            return $this->nameless($piece) ?? $this->ofTopic($piece);
         }
-        $food = $foods[0];
-        foreach (array_slice($foods, 1) as $one) {
-            // "oil the tin, a teaspoon of sunflower oil"
-            $food = $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;
-        }
-        $amounts = Measures::inTheSameUnit($amounts, $words);
-        [$amounts, $isGuessed] = Measures::inGrams($amounts, $food, $this->isInGrams, $this->isCountable($food));
-        // a number far behind a food counts something else
-        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
-        $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
-        $isVague = array_filter($before, static fn (Amount $one): bool => ! in_array($one->unit, Serving::VAGUE, true)) === [];
-        $isTin = ($before[0]->unit ?? '') === 'tin' && $before[0]->contents === null;
-        $after = $before === [] ? [] : array_values(array_filter($amounts, fn (Amount $one): bool => $one->from >= $food->to
-            && (Measures::isWeighedToo($one, $before, $words) || Measures::isToldAgain($one, Phrase::said($words, $food->to, $one->from)) || ($isVague && Measures::isMeasured([$one])) || ($isTin && Unit::isMass('metric', $one->unit)))));
-        $amounts = $before === [] ? $amounts : $before;
-        if ($amounts === [] && Turns::isHolding(Phrase::said($words, $heldFrom, $food->from))) {
+        $food = $this->kinds->best($foods);
+        [$amounts, $after, $isGuessed] = $this->amountsOf($piece, $food);
+        if ($amounts === [] && Turns::isHolding(Phrase::said($piece->words, $piece->heldFrom, $food->from))) {
             return null;
         }
-        $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
-        $named = $this->named($words, $food, $clause, $sentence);
-        if ($named !== null) {
-            [$food, $isCategory] = [$named, false];
-        }
-        $amounts = Measures::lastSaid($amounts, $words, $corrected);
-        if ($amounts === [] && $goesOn && $this->isSpecies($food, $words)) {
-            $species = $this->topic;
-            $amounts = $this->bowl->without((string) $species?->food);
-        }
-        if ($amounts === [] && isset($this->warned[$food->ingredient])) {
+        $food = $this->kinds->of($piece, $food) ?? $food;
+        $amounts = Measures::lastSaid($amounts, $piece->words, $corrected);
+        $kind = $amounts === [] && $piece->n - $this->topicAt <= 1 && $this->kinds->isSortOf($piece, $food, $this->topic) ? $this->topic : null;
+        $amounts = $kind === null ? $amounts : $kind->amounts;
+        if (! ($amounts === [] ? $this->goesInUncounted($piece, $food) : $this->goesIn($piece, $food, $amounts, $after))) {
             return null;
         }
-        if ($amounts === []) {
-            $isPutIn = ($objects->at[$food->from] ?? false) || ($goesOn && Turns::isBare($words, $food, $end)) || preg_match('/(?:^|\s)some$/u', $prefix) === 1 || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', Phrase::said($words, $food->to, $food->to + 3)) === 1;
-            // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted
-            $isNew = ($objects->at[$food->from] ?? false) && ! $isCategory && $this->bowl->known($food) === null;
-            if (! $isPutIn || (Turns::isThere($words, $food) && ! $isNew) || ($isCategory && ! ($objects->at[$food->from] ?? false))) {
-                if (! Turns::isThere($words, $food)) {
-                    return null;
-                }
-                $known = Turns::isAtHead($words, $food->from) ? $this->bowl->known($food) : null;
-                $this->topic = $known ?? $this->topic;
-                $this->topicAt = $known === null ? $this->topicAt : $n;
-
-                return null;
-            }
-        } elseif (! Measures::isMeasured($amounts) && $amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! ($any || Turns::isPlaced($words, $first, $prefix)))) {
-            return null;
-        } elseif (Turns::isThere($words, $food) && ! Measures::isMeasured([...$amounts, ...$after])) {
-            return null;
-        } elseif ($isCategory && Turns::isThere($words, $food)) {
-            return null;
+        if ($kind !== null) {
+            $this->bowl->without($kind->food);
         }
-
-        if ($amounts !== [] && ($this->bowl->servings[$food->ingredient] ?? $this->bowl->known($food, mb_strtolower(Phrase::said($words, $food->from, $food->to)))) !== null && preg_match('/^(?:if|in case|unless|when) (?:you|it|its|the|that|youre|needed)\b/u', Phrase::said($words, $food->to, $food->to + 4)) === 1) {
-            // "another quarter cup if you need it" is not in the bowl yet
-            return null;
-        }
-        $serving = $this->take($sentence, $clause, $food, $amounts, $prefix, $n, $corrected);
+        $serving = $this->take($piece, $food, $amounts, $corrected);
         $serving->isSure = $serving->isSure && ! $isGuessed;
-        if (isset($species)) {
+        if ($kind !== null) {
             // "cooked white fish, haddock"
-            $serving->words = trim(str_replace($species->plain, '', $species->words), ' ,')." $serving->words";
-            $serving->spans = [...$species->spans, ...$serving->spans];
+            $serving->words = trim(trim(str_replace($kind->plain, '', $kind->words), ' ,')." $serving->words");
+            $serving->spans = [...$kind->spans, ...$serving->spans];
         }
         foreach ($after as $one) {
-            if ($isTin && Unit::isMass('metric', $one->unit)) {
-                $drained = ($words->tokens[$one->to] ?? null)?->is('drained') === true ? Amount::DRAINED : null;
-                $serving->amounts = [new Amount($before[0]->quantity, 'tin', null, 0, 0, new Amount($one->quantity, $one->unit, $drained, 0, 0))];
-
-                continue;
-            }
-            Measures::settle($serving, [$one], Phrase::said($words, $food->to, $one->from), $words, null, true);
+            Measures::again($serving, $one, Phrase::said($piece->words, $food->to, $one->from), $piece->words);
         }
 
         return $serving;
     }
 
-    /** "Five hundred grams of white fish, haddock": which one the food just before is. */
-    private function isSpecies(Mention $food, Words $words): bool
+    /** Whether the words before say that it is somebody else's, of another day, or what came out of the oven. */
+    private function isOfNoBowl(Piece $piece): bool
     {
-        return $this->topic !== null && $this->topic->food !== '' && ($words->tokens[$food->from - 1] ?? null)?->is(',') === true
-            && $this->catalogue->get($food->ingredient)->isKindOf($this->catalogue->get($this->topic->food));
-    }
-
-    /** Token behind the food of a clause. */
-    private static function endOf(Serving $serving, Words $words, Clause $clause, int $end): int
-    {
-        foreach ($words->mentions as $mention) {
-            if ($mention->from >= $clause->from && $mention->to <= $clause->to && $mention->ingredient === $serving->food) {
-                return $mention->to;
-            }
+        if (Turns::isNotNow($piece->prefix) && ! Turns::isUsedNow($piece)) {
+            return true;
         }
+        $food = $piece->foods[0] ?? null;
 
-        return $end;
+        return Turns::isYield(Phrase::said($piece->words, $piece->end, $food->from ?? $piece->amounts[0]->to), $food !== null) && ($food === null || $this->bowl->known($food) === null);
     }
 
     /**
-     * "For the flour, I used to use wheat but now I use buckwheat": behind the first food, what was of another day is left out, and so is the
-     * kind that another food fills.
+     * The amounts of a food, and what is said of them once more behind it.
      *
-     * @param  list<Mention>  $foods
-     * @return list<Mention>
+     * @return array{list<Amount>, list<Amount>, bool} the third: whether a bare number was taken for grams
      */
-    private function ofNow(Words $words, array $foods): array
+    private function amountsOf(Piece $piece, Mention $food): array
     {
-        $kept = [];
-        foreach ($foods as $n => $one) {
-            $before = $n === 0 ? '' : Phrase::said($words, $foods[$n - 1]->to, $one->from);
-            if (! Turns::isNotNow($before)) {
-                $kept[] = $one;
-            }
+        $words = $piece->words;
+        $amounts = Measures::inTheSameUnit($piece->amounts, $words);
+        [$amounts, $isGuessed] = Measures::inGrams($amounts, $food, $this->isInGrams, $this->isCountable($food));
+        // a number far behind a food counts something else
+        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
+        $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
+        if ($before === [] && ($tin = Measures::vesselOf($words, $food, $this->bowl->known($food) !== null)) !== null) {
+            $before = [$tin];
         }
-        $isKind = count($kept) > 1 && Catalogue::isInGroup($kept[0]->ingredient, ['category-word']) && preg_match('/\b(?:for|as) (?:the|my|a)$/u', Phrase::said($words, 0, $kept[0]->from)) === 1;
+        if ($before === []) {
+            return [$amounts, [], $isGuessed];
+        }
+        $after = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from >= $food->to && Measures::isOfTheSame($one, $before, Phrase::said($words, $food->to, $one->from))));
 
-        return $isKind ? array_slice($kept, 1) : $kept;
+        return [$before, $after, $isGuessed];
     }
 
     /**
-     * A measured word that nobody knows: a line of its own, to be asked about.
+     * Whether a food with an amount goes in.
      *
      * @param  list<Amount>  $amounts
+     * @param  list<Amount>  $after
      */
-    private function nameless(Sentence $sentence, Clause $clause, array $amounts, int $n): ?Serving
+    private function goesIn(Piece $piece, Mention $food, array $amounts, array $after): bool
     {
-        $words = $sentence->words;
+        $words = $piece->words;
+        $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
+        $isThere = Turns::isThere($words, $food);
+        if (! Measures::isMeasured($amounts)) {
+            $isPlaced = $piece->any || Turns::isPlaced($words, (int) $piece->first, $piece->prefix);
+            if ($amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! $isPlaced)) {
+                return false;
+            }
+            if ($isThere && ! Measures::isMeasured($after)) {
+                return false;
+            }
+        } elseif ($isCategory && $isThere) {
+            return false;
+        }
+        $known = $this->bowl->known($food, mb_strtolower(Phrase::said($words, $food->from, $food->to)));
+
+        // "another quarter cup if you need it" is not in the bowl yet
+        return $known === null || preg_match('/^(?:if|in case|unless|when) (?:you|it|its|the|that|youre|needed)\b/u', $piece->behind($food, 4)) !== 1;
+    }
+
+    /** Whether a food without an amount goes in; one that was told before is spoken of again. */
+    private function goesInUncounted(Piece $piece, Mention $food): bool
+    {
+        if (isset($this->warned[$food->ingredient])) {
+            return false;
+        }
+        $words = $piece->words;
+        $isObject = $piece->isObject($food);
+        $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
+        $isThere = Turns::isThere($words, $food);
+        $isPutIn = $isObject || ($piece->goesOn && Turns::isBare($words, $food, $piece->end)) || preg_match('/(?:^|\s)some$/u', $piece->prefix) === 1
+            || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', $piece->behind($food, 3)) === 1;
+        // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted
+        $isNew = $isObject && ! $isCategory && $this->bowl->known($food) === null;
+        if ($isPutIn && (! $isThere || $isNew) && (! $isCategory || $isObject)) {
+            return true;
+        }
+        $known = $isThere && Turns::isAtHead($words, $food->from) ? $this->bowl->known($food) : null;
+        if ($known !== null) {
+            $this->topic = $known;
+            $this->topicAt = $piece->n;
+        }
+
+        return false;
+    }
+
+    /** A measured word that nobody knows: a line of its own, to be asked about. */
+    private function nameless(Piece $piece): ?Serving
+    {
+        $words = $piece->words;
         $forms = Compiled::tables()['formWords']['phrases'];
-        foreach ($amounts as $amount) {
+        foreach (Turns::isPlaced($words, (int) $piece->first, $piece->prefix) ? $piece->amounts : [] as $amount) {
             if (Unit::in('metric', $amount->unit) === null) {
                 continue;
             }
-            for ($k = $amount->to; $k < $clause->to && $words->tokens[$k]->kind === Token::WORD; $k++) {
+            for ($k = $amount->to; $k < $piece->clause->to && $words->tokens[$k]->kind === Token::WORD; $k++) {
                 $token = $words->tokens[$k];
                 if (LineReader::isHarmless($token) && ! isset($forms[$token->stem]) && ! $token->is('of')) {
                     break;
                 }
                 if (! LineReader::isHarmless($token)) {
-                    $serving = $this->bowl->servings["? $token->text"] ??= new Serving('', $token->raw, $token->raw, $n);
+                    $serving = $this->bowl->servings["? $token->text"] ??= new Serving('', $token->raw, $token->raw, $piece->n);
                     $serving->isSure = false;
                     Measures::settle($serving, [$amount], '', $words, null, false);
-                    $serving->spans[] = [$sentence->from, $sentence->to];
+                    $serving->spans[] = [$piece->sentence->from, $piece->sentence->to];
 
                     return $serving;
                 }
@@ -304,34 +320,39 @@ final class Listener
         return null;
     }
 
-    /**
-     * An amount without a food: of the last food spoken of, if it measures something.
-     *
-     * @param  list<Amount>  $amounts
-     */
-    private function ofTopic(array $amounts, string $prefix, Words $words, int $n, Sentence $sentence): ?Serving
+    /** An amount without a food: of the last food spoken of, if it measures something. */
+    private function ofTopic(Piece $piece): ?Serving
     {
-        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
-        if ($this->topic === null || $amounts === [] || $n - $this->topicAt > self::REACH || preg_match('/\b(?:slice|slices|sliced|thin|thick|deep|roll|rolled|cut|long|wide)\b/u', $prefix) === 1) {
+        $topic = $this->topic;
+        if ($topic === null || $piece->n - $this->topicAt > self::REACH || preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to)) === 1) {
             return null;
         }
-        $topic = $this->topic;
-        $amounts = Measures::lastSaid($amounts, $words, $corrected);
-        Measures::settle($topic, $amounts, $prefix, $words, $corrected, true);
-        $topic->spans[] = [$sentence->from, $sentence->to];
-        $this->topicAt = $n;
+        $amounts = Measures::inTheUnitOf($topic, $piece->amounts, $piece->prefix, $piece->words);
+        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
+        if ($amounts === [] || ($topic->amounts !== [] && Measures::isOfADog($amounts[0]))) {
+            return null;
+        }
+        $last = $amounts[array_key_last($amounts)];
+        $amounts = Measures::lastSaid($amounts, $piece->words, $corrected);
+        Measures::settle($topic, $amounts, $piece->prefix, $piece->words, $corrected, true);
+        $topic->words .= Phrase::behind($piece->words, $last->to, count($piece->words->tokens));
+        $topic->spans[] = [$piece->sentence->from, $piece->sentence->to];
+        $this->topicAt = $piece->n;
 
         return $topic;
     }
 
     /** @param  list<Amount>  $amounts */
-    private function take(Sentence $sentence, Clause $clause, Mention $food, array $amounts, string $prefix, int $n, ?string $corrected): Serving
+    private function take(Piece $piece, Mention $food, array $amounts, ?string $corrected): Serving
     {
-        $words = $sentence->words;
-        [$phrase, $plain] = isset($this->naming[$food->ingredient]) ? [$this->naming[$food->ingredient], $this->naming[$food->ingredient]] : Phrase::of($words, $food, $clause);
-        $serving = $this->bowl->servings[$food->ingredient] ?? $this->bowl->known($food, Turns::isThere($words, $food) ? mb_strtolower($plain) : '');
+        $words = $piece->words;
+        $written = $this->kinds->writing($food->ingredient);
+        [$phrase, $plain] = $written !== null ? [$written, $written] : Phrase::of($words, $food, $piece->clause);
+        $isThere = Turns::isThere($words, $food);
+        $isAnother = $amounts !== [] && ! $isThere && ! Catalogue::isInGroup($food->ingredient, ['category-word']) && ! Measures::isMore($amounts[0], $piece->prefix, $words);
+        $serving = $this->bowl->servings[$food->ingredient] ?? ($isAnother ? null : $this->bowl->known($food, $isThere ? mb_strtolower($plain) : ''));
         $isNew = $serving === null;
-        $serving ??= new Serving($food->ingredient, $phrase, $plain, $n);
+        $serving ??= new Serving($food->ingredient, $phrase, $plain, $piece->n);
         if ($isNew) {
             $this->bowl->servings[$food->ingredient] = $serving;
         } elseif ((strlen($phrase) > strlen($serving->words) && $serving->amounts === []) || (Tokenizer::stem(mb_strtolower($phrase)) === mb_strtolower($serving->words))) {
@@ -339,15 +360,15 @@ final class Listener
         }
         $serving->isSure = $serving->isSure && preg_match('/\boptional/u', Phrase::said($words, 0, count($words->tokens))) !== 1;
         if ($amounts !== []) {
-            Measures::settle($serving, $amounts, $prefix, $words, $corrected, ! $isNew, $serving->part !== $this->part);
+            Measures::settle($serving, $amounts, $piece->prefix, $words, $corrected, ! $isNew, $serving->part !== $this->part);
             $serving->part = $this->part;
         }
-        $serving->at = $n;
-        $last = $words->tokens[$clause->to - 1];
-        [$from, $to] = Alignment::of($sentence->text, $words->clean, $words->tokens[$clause->from]->offset, $last->offset + $last->length);
-        $serving->spans[] = [$sentence->from + $from, $sentence->from + $to];
+        $serving->at = $piece->n;
+        $last = $words->tokens[$piece->clause->to - 1];
+        [$from, $to] = Alignment::of($piece->sentence->text, $words->clean, $words->tokens[$piece->clause->from]->offset, $last->offset + $last->length);
+        $serving->spans[] = [$piece->sentence->from + $from, $piece->sentence->from + $to];
         $this->topic = $serving;
-        $this->topicAt = $n;
+        $this->topicAt = $piece->n;
 
         return $serving;
     }
@@ -382,41 +403,5 @@ final class Listener
         $one = $this->catalogue->get($food->ingredient);
 
         return ! $one->inGroup('composite-head') && PieceWeight::of($one, 'each', null) !== null;
-    }
-
-    /**
-     * "One tablespoon of oil, rapeseed", "for the flour … buckwheat": a word beside the kind names which one it is.
-     */
-    private function named(Words $words, Mention $food, Clause $clause, Sentence $sentence): ?Mention
-    {
-        $isKind = Catalogue::isInGroup($food->ingredient, ['category-word']);
-        $plain = Tokenizer::stem(mb_strtolower(trim(Phrase::said($words, $food->from, $food->to))));
-        if ($isKind) {
-            for ($k = $food->to; $k < min($clause->to, $food->to + 4); $k++) {
-                $token = $words->tokens[$k];
-                if ($token->kind === Token::WORD && ! LineReader::isHarmless($token) && ($id = $this->catalogue->lexicon->idOf("$token->text $plain")) !== null && $id !== $food->ingredient) {
-                    $this->naming[$id] = "$token->text $plain";
-
-                    return $food->as($id);
-                }
-            }
-
-            return null;
-        }
-        for ($k = $food->to; $k < min(count($words->tokens), $food->to + 4); $k++) {
-            // "cinnamon, Ceylon if you have it", "oatmeal, the pinhead"
-            if ($words->tokens[$k - 1]->is(',', 'the') && ! LineReader::isHarmless($words->tokens[$k]) && ($id = $this->catalogue->lexicon->idOf("{$words->tokens[$k]->text} $plain")) !== null && $id !== $food->ingredient) {
-                $this->naming[$id] = "{$words->tokens[$k]->text} $plain";
-
-                return $food->as($id);
-            }
-        }
-        if (preg_match('/\b(?:for|as) (?:the |my |a )?(flour|oil)\b/u', Phrase::said($words, 0, $food->from), $kind) === 1 && ($id = $this->catalogue->lexicon->idOf("$plain $kind[1]")) !== null) {
-            $this->naming[$id] = "$plain $kind[1]";
-
-            return $food->as($id);
-        }
-
-        return null;
     }
 }

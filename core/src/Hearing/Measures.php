@@ -9,6 +9,7 @@ use MildBowl\Core\Language\Token;
 use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Words;
+use MildBowl\Core\Values\Range;
 
 /**
  * What a told amount does to what was told before: it adds, corrects, sums up or says the same again; and whether a number is an amount of
@@ -35,6 +36,9 @@ final class Measures
     /** A number behind one of these tells which, not how many: "ingredient two is cheddar". */
     private const ORDINAL = ['ingredient', 'number', 'step', 'mark', 'recipe', 'part', 'version', 'option', 'tip', 'batch', 'day', 'week', 'level', 'page'];
 
+    /** Words that go on with what is being measured. */
+    private const GOES_ON = '/\b(?:so|make (?:it|that)|call it|thats|up to|using|used|no|wait|rather|actually|ended up|ended up with)$|\b(?:make (?:it|that)|ended up (?:using|with)|i used|it took)\b/u';
+
     private const MORE = ['another', 'extra', 'more', 'again', 'additional', 'further', 'back'];
 
     /**
@@ -58,9 +62,7 @@ final class Measures
 
             return;
         }
-        $opens = $words->tokens[$first->from - 1] ?? null;
-        $isMore = in_array($words->tokens[$first->from]->text, self::MORE, true) || ($opens !== null && in_array($opens->text, self::MORE, true)) || preg_match('/\b(?:another|more|extra)\b/u', $prefix) === 1;
-        if ($isMore || ($isOtherPart && $corrected === null && self::isMeasured($amounts))) {
+        if (self::isMore($first, $prefix, $words) || ($isOtherPart && $corrected === null && self::isMeasured($amounts))) {
             foreach ($amounts as $one) {
                 $serving->add($one);
             }
@@ -110,8 +112,8 @@ final class Measures
     {
         $corrected = null;
         $kept = [];
-        foreach ($amounts as $n => $one) {
-            $before = $amounts[$n - 1] ?? null;
+        foreach ($amounts as $one) {
+            $before = $kept === [] ? null : $kept[array_key_last($kept)];
             if ($before === null || $one->to === 0) {
                 $kept[] = $one;
 
@@ -145,7 +147,7 @@ final class Measures
     {
         $isGuessed = false;
         foreach ($isInGrams ? $amounts : [] as $n => $one) {
-            if ($one->unit === 'each' && $one->size === null && $one->to <= $food->from && $food->from <= $one->to + 2 && $one->quantity->best >= ($isCountable ? self::TOO_MANY : self::MANY)) {
+            if ($one->unit === 'each' && $one->size === null && (($one->to <= $food->from && $food->from <= $one->to + 2) || ($one->from >= $food->to && $one->from <= $food->to + 1)) && $one->quantity->best >= ($isCountable ? self::TOO_MANY : self::MANY)) {
                 $amounts[$n] = new Amount($one->quantity, 'g', null, $one->from, $one->to);
                 $isGuessed = true;
             }
@@ -174,19 +176,96 @@ final class Measures
     }
 
     /**
-     * "Two boiled potatoes, about 250 grams": what was counted is weighed in the same breath.
+     * Whether an amount behind a food says again, or better, what was said before it: corrected, summed up, weighed where it was counted,
+     * measured where it was a handful, or the size of the tin.
      *
-     * @param  list<Amount>  $before
+     * @param  non-empty-list<Amount>  $before
      */
-    public static function isWeighedToo(Amount $amount, array $before, Words $words): bool
+    public static function isOfTheSame(Amount $amount, array $before, string $between): bool
     {
-        return Unit::isMass('metric', $amount->unit) && count($before) === 1 && $before[0]->unit === 'each' && ($words->tokens[$amount->from]->is('about', 'around', 'roughly') || ($words->tokens[$amount->from - 1] ?? null)?->is('about', 'around', 'roughly', 'so') === true);
+        if ($amount->contents !== null || array_intersect(explode(' ', $between), self::CORRECTED) !== [] || preg_match(self::SUMMED_UP, $between) === 1) {
+            return true;
+        }
+        $isMass = Unit::isMass('metric', $amount->unit);
+        $isVague = array_filter($before, static fn (Amount $one): bool => ! in_array($one->unit, Serving::VAGUE, true)) === [];
+
+        return ($isVague && self::isMeasured([$amount])) || ($isMass && count($before) === 1 && in_array($before[0]->unit, ['each', 'tin'], true) && $before[0]->contents === null);
     }
 
-    /** Whether an amount behind its food is the same once more: corrected, summed up, or the size of the tin. */
-    public static function isToldAgain(Amount $amount, string $between): bool
+    /** Says once more what a food's amount is: the contents of its tin, the weight of its pieces, or another amount. */
+    public static function again(Serving $serving, Amount $amount, string $between, Words $words): void
     {
-        return $amount->contents !== null || array_intersect(explode(' ', $between), self::CORRECTED) !== [] || preg_match(self::SUMMED_UP, $between) === 1;
+        $first = count($serving->amounts) === 1 ? $serving->amounts[0] : null;
+        $isMass = Unit::isMass('metric', $amount->unit);
+        $isEach = ($words->tokens[$amount->to] ?? null)?->is('each', 'apiece') === true;
+        if ($isMass && $first?->unit === 'tin' && $first->contents === null) {
+            $drained = ($words->tokens[$amount->to] ?? null)?->is('drained') === true ? Amount::DRAINED : null;
+            $serving->amounts = [new Amount($first->quantity, 'tin', null, 0, 0, new Amount($amount->quantity, $amount->unit, $drained, 0, 0))];
+
+            return;
+        }
+        if ($isMass && $isEach && $first?->unit === 'each') {
+            $serving->amounts = [new Amount($amount->quantity->timesRange($first->quantity), $amount->unit, null, 0, 0)];
+
+            return;
+        }
+        if ($isMass && $first?->unit === 'each') {
+            $serving->amounts = [new Amount($amount->quantity, $amount->unit, null, 0, 0)];
+
+            return;
+        }
+        self::settle($serving, [$amount], $between, $words, null, true);
+    }
+
+    /** "Your tin of mackerel": one of it, unless it was spoken of before. */
+    public static function vesselOf(Words $words, Mention $food, bool $isKnown): ?Amount
+    {
+        $is = static fn (int $back, string ...$texts): bool => ($words->tokens[$food->from - $back] ?? null)?->is(...$texts) === true;
+
+        return ! $isKnown && $is(1, 'of') && $is(2, 'tin', 'can', 'jar', 'pouch') && $is(3, 'your', 'my', 'the', 'that', 'this', 'our', 'whole', 'small')
+            ? new Amount(Range::exact(1), 'tin', null, $food->from - 3, $food->from) : null;
+    }
+
+    /**
+     * "Then it wanted more, so I put another 30 in. So 280 all told.": a bare number that goes on with what is measured is in its unit.
+     *
+     * @param  list<Amount>  $amounts
+     * @return list<Amount>
+     */
+    public static function inTheUnitOf(Serving $topic, array $amounts, string $prefix, Words $words): array
+    {
+        $own = count($topic->amounts) === 1 ? $topic->amounts[0] : null;
+        if ($own === null || Unit::in('metric', $own->unit) === null) {
+            return $amounts;
+        }
+        foreach ($amounts as $n => $one) {
+            $behind = Phrase::said($words, $one->to, $one->to + 3);
+            $isMore = self::isMore($one, $prefix, $words);
+            if ($one->unit !== 'each' || $one->size !== null || $words->tokens[$one->from]->is('a', 'an') || preg_match('/^(?:of (?:them|those|these)|pieces?|biscuits?|treats?|balls?|degrees?|times|more biscuits)\b/u', $behind) === 1
+                || preg_match('/\b(?:makes|get|got|cut|came to|gas mark|at)$/u', $prefix) === 1) {
+                continue;
+            }
+            $share = $one->quantity->best / max(1e-9, $own->quantity->best);
+            $isFine = in_array($own->unit, ['g', 'ml'], true) && $one->quantity->best >= 10.0;
+            if ($isMore || ($isFine && $share > 0.3 && $share < 3.5 && (preg_match(self::GOES_ON, $prefix) === 1 || preg_match('/^(?:all told|altogether|in total|in all|in the end)\b/u', $behind) === 1))) {
+                $amounts[$n] = new Amount($one->quantity, $own->unit, $own->size, $one->from, $one->to);
+            }
+        }
+
+        return $amounts;
+    }
+
+    public static function isMore(Amount $amount, string $prefix, Words $words): bool
+    {
+        $opens = $words->tokens[$amount->from - 1] ?? null;
+
+        return ($words->tokens[$amount->from] ?? null)?->is(...self::MORE) === true || ($opens !== null && in_array($opens->text, self::MORE, true)) || preg_match('/\b(?:another|more|extra)\b/u', $prefix) === 1;
+    }
+
+    /** A weight of many kilos or pounds behind a food that has its amount is a dog's. */
+    public static function isOfADog(Amount $amount): bool
+    {
+        return in_array($amount->unit, ['kg', 'lb', 'stone'], true) && $amount->quantity->best >= 3.0;
     }
 
     /** @param  list<Amount>  $amounts */
@@ -212,13 +291,13 @@ final class Measures
         if ($next?->is(...self::NO_FOOD) === true) {
             return false;
         }
-        if (($words->tokens[$amount->to] ?? null)?->is('before') === true || ($before?->is('like') === true && $words->tokens[$amount->from]->is('a', 'an', 'the'))) {
+        if (($words->tokens[$amount->to] ?? null)?->is('before') === true || ($before?->is('like') === true && $amount->unit === 'each' && $words->tokens[$amount->from]->is('a', 'an', 'the'))) {
             return false;
         }
-        if ($before?->is('as', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape') === true)) {
+        if ($before?->is('as', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape', 'dog', 'puppy', 'weight') === true)) {
             return false;
         }
-        if ($words->tokens[$amount->from]->is('one') && $amount->unit === 'each' && $before?->is('the', 'this', 'that', 'which', 'any', 'no', 'every', 'each') === true) {
+        if ($words->tokens[$amount->from]->is('one') && $amount->unit === 'each' && $before?->is('the', 'this', 'that', 'which', 'any', 'no', 'every', 'each', 'first', 'second', 'last', 'other', 'next', 'mild', 'big', 'small', 'plain', 'good', 'nice', 'only') === true) {
             // "the one that is only peanuts" counts nothing
             return false;
         }

@@ -51,7 +51,7 @@ final class Phrase
             }
         }
 
-        return [self::text($words, $from, $last).self::behind($words, $last, $clause, $inAmount), self::text($words, $food->from, $food->to)];
+        return [self::text($words, $from, $last).self::behindAmount($words, $last, $clause, $inAmount), self::text($words, $food->from, $food->to)];
     }
 
     /**
@@ -59,15 +59,19 @@ final class Phrase
      *
      * @param  array<int, true>  $inAmount
      */
-    private static function behind(Words $words, int $last, Clause $clause, array $inAmount): string
+    private static function behindAmount(Words $words, int $last, Clause $clause, array $inAmount): string
+    {
+        $amounts = array_filter(array_keys($inAmount), static fn (int $at): bool => $at >= $last && $at < $clause->to);
+
+        return $amounts === [] ? '' : self::behind($words, max($amounts) + 1, $clause->to);
+    }
+
+    /** The forms that stand in a row from a token on, each behind a comma; empty when another word does. */
+    public static function behind(Words $words, int $from, int $to): string
     {
         $forms = Compiled::tables()['formWords']['phrases'];
-        $amounts = array_filter(array_keys($inAmount), static fn (int $at): bool => $at >= $last && $at < $clause->to);
-        if ($amounts === []) {
-            return '';
-        }
         $found = [];
-        for ($k = max($amounts) + 1; $k < $clause->to; $k++) {
+        for ($k = $from; $k < $to; $k++) {
             if (isset($forms[$words->tokens[$k]->stem])) {
                 $found[] = $words->tokens[$k]->text;
             } elseif (! $words->tokens[$k]->is(',', 'and')) {

@@ -35,7 +35,7 @@ final class Product
             return true;
         }
         $next = $words->tokens[$mention->to] ?? null;
-        if (in_array($mention->ingredient, self::SHAPED, true) && $next?->is(...self::SHAPES) === true) {
+        if (in_array($mention->ingredient, self::SHAPED, true) && ($next?->is(...self::SHAPES) === true || ($next?->is('and') === true && ($words->tokens[$mention->to + 1] ?? null)?->is('all') === true))) {
             return true;
         }
         if ($next?->is('one', 'ones', 'kind', 'sort', 'version', 'flavour', 'flavor') === true && ($words->tokens[$mention->from - 1] ?? null)?->is('the', 'a', 'an') === true && $mention->from > 2) {

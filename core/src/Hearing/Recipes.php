@@ -11,10 +11,18 @@ final class Recipes
 {
     private const NUMBERS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'eleven' => 11, 'twelve' => 12, 'first' => 1, 'second' => 2, 'third' => 3, 'fourth' => 4, 'fifth' => 5, 'sixth' => 6, 'seventh' => 7, 'eighth' => 8, 'ninth' => 9, 'tenth' => 10];
 
-    private const MARK = '/(?:^|(?<=[.!?,;:\s]))(?:(?:and |so |now |okay |ok |next |then )*(?:(?:recipe|treat|biscuit|snack) (?:number )?|number )(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d{1,2})\b|(?:and |so |now |the |okay )*(?<o>first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth) (?:up|one|recipe|treat)\b)(?:\s+(?:is|are|was|we have|we\'ve got|today is|on the list is|which is))?\s*[:,.–-]?\s*/iu';
+    private const CARDINAL = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d{1,2}';
 
-    /** "First, apple crisps." and later "Second, yogurt dots.": a counted name that is a sentence of its own and does nothing. */
-    private const COUNTED = '/(?:^|(?<=[.!?\n]))\s*(?:and |so |now |okay |the )*(?<n>first|second|third|fourth|fifth|sixth)(?:ly)?(?: one| up)?\s*[,:–-]\s*(?=(?<title>[\p{L}\'’-]+(?: [\p{L}\'’-]+){0,4})\s*[.:!\n])/iu';
+    private const ORDINAL = 'first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth';
+
+    private const MARK = '/(?:^|(?<=[.!?,;:\s]))(?:(?:and |so |now |okay |ok |next |then )*(?:(?:recipe|treat|biscuit|snack) (?:number )?|number )(?<n>'.self::CARDINAL.')\b'
+        .'|(?:and |so |now |the |okay )*(?<o>'.self::ORDINAL.')(?: (?:up|one|recipe|treat)\b|(?=\s+is (?:my|our|the|for|a|an|called)\b)))(?:\s+(?:is|are|was|we have|we\'ve got|today is|on the list is|which is))?\s*[:,.–-]?\s*/iu';
+
+    /** "First, apple crisps.", "Two. Banana pops.": a counted name that is a sentence of its own and does nothing. */
+    private const COUNTED = '/(?:^|(?<=[.!?\n]))\s*(?:and |so |now |okay |the )*(?<n>(?:'.self::ORDINAL.')(?:ly)?(?: one| up)?(?=\s*[,:–-])|(?:'.self::CARDINAL.')(?=\s*[.:,–)-]))\s*[.,:)–-]\s*(?=(?<title>[\p{L}\'’-]+(?: [\p{L}\'’-]+){0,4})\s*[.:!,\n])/iu';
+
+    /** What a recipe is made with: a part without one of these words is no recipe. */
+    private const MAKING = '/\b(?:bak(?:e|ed|ing)|oven|degrees|minutes?|mins?|hours?|fridge|freez(?:e|er|es)|frozen|overnight|gas mark|\d{3})\b/iu';
 
     /** A title ends where the making begins. */
     private const TITLE = '/^(?<title>[^.!?\n]{2,60}?)(?=\s+(?:you|we|i|just|so|which|take|takes|for (?:this|these)|with|it|its|it\'s|needs?|use|get|from|made)\b|\s+(?:\d|one\b|two\b|three\b|four\b|half\b|a\b|an\b)|[.!?\n]|,\s|$)/iu';
@@ -38,7 +46,7 @@ final class Recipes
             }
         }
 
-        return count($marks) > 1 ? $marks : self::counted($text);
+        return self::areRecipes($marks, $text) ? $marks : self::counted($text);
     }
 
     /** @return list<array{int, int}> */
@@ -48,12 +56,29 @@ final class Recipes
         $marks = [];
         foreach ($found as $one) {
             $head = strtolower(explode(' ', $one['title'][0])[0]);
-            if (self::NUMBERS[strtolower($one['n'][0])] === count($marks) + 1 && ! isset(Compiled::tables()['verbs'][$head]) && preg_match('/^(?:the|a|an|you|we|i|my|your|it|of)$/', $head) !== 1) {
+            $said = strtolower((string) preg_replace('/(?:ly)?(?: one| up)?$/i', '', $one['n'][0]));
+            $number = ctype_digit($said) ? (int) $said : self::NUMBERS[$said] ?? 0;
+            if ($number === count($marks) + 1 && ! isset(Compiled::tables()['verbs'][$head]) && ! isset(self::NUMBERS[$head]) && preg_match('/^(?:the|a|an|you|we|i|my|your|it|of|and|or)$/', $head) !== 1) {
                 $marks[] = [$one[0][1], $one[0][1] + strlen($one[0][0])];
             }
         }
 
-        return count($marks) > 1 ? $marks : [];
+        return self::areRecipes($marks, $text) ? $marks : [];
+    }
+
+    /**
+     * Whether each counted part is made in some way: "the first is oats, the second is egg" counts foods.
+     *
+     * @param  list<array{int, int}>  $marks
+     */
+    private static function areRecipes(array $marks, string $text): bool
+    {
+        $made = 0;
+        foreach ($marks as $n => [, $after]) {
+            $made += preg_match(self::MAKING, substr($text, $after, ($marks[$n + 1][0] ?? strlen($text)) - $after));
+        }
+
+        return count($marks) > 1 && $made >= 0.6 * count($marks);
     }
 
     /**

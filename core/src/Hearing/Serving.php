@@ -24,6 +24,9 @@ final class Serving
 
     public bool $isSure = true;
 
+    /** Whether it was only named by itself, as what is spoken of next. */
+    public bool $isOnlyNamed = false;
+
     /** Part of the treat it was last told in: the cake, its frosting. */
     public int $part = 0;
 

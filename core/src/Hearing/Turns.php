@@ -54,7 +54,7 @@ final class Turns
     ];
 
     /** Behind one of these, and at most six words more, a number of pieces goes in. */
-    private const PLACING = '/\b(?:add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
+    private const PLACING = '/\b(?:says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
         .'|its|thats|theres|heres|there|is|are|was|were|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u';
 
     /** Whether the words before a food say that it does not go in now. */
@@ -89,6 +89,28 @@ final class Turns
     public static function isOtherPart(string $said): bool
     {
         return preg_match('/\b(?:for|now|onto|make|do|doing|making|to|next|then|is|and) (?:the |a |our |your |my )?(?:\w+ )?(?:frosting|icing|topping|filling|glaze|coating|drizzle|sauce|decoration)\b/u', $said) === 1;
+    }
+
+    /** "I had some coconut water open, so I'm using a quarter cup of that": told of another day, and used now. */
+    public static function isUsedNow(Piece $piece): bool
+    {
+        $food = $piece->foods[0] ?? null;
+        $amount = $piece->amounts === [] ? null : $piece->amounts[array_key_last($piece->amounts)];
+
+        return $food !== null && $amount !== null && $amount->from >= $food->to
+            && preg_match('/\b(?:im|i am|were|we are|i|we) (?:using|use|used|put|putting|add|adding|take|taking|going with)\b/u', Phrase::said($piece->words, $food->to, $amount->from)) === 1;
+    }
+
+    /** "I'll begin again": what was told so far is told anew. */
+    public static function isFromTheTop(string $said): bool
+    {
+        return preg_match('/^(?:\w+ ){0,4}(?:(?:start|begin) (?:again|over|from the (?:top|beginning))|from the top|scrap all (?:that|of that)|take two)\b/u', $said) === 1;
+    }
+
+    /** "Actually skip the turmeric", "there is no treacle in these": takes out what was told before. */
+    public static function isTakenOut(string $before): bool
+    {
+        return preg_match('/\b(?:skip|leave out|leaving out|ditch|forget|ignore|scrap|omit|not using|there is no|theres no|isnt any)(?: the| any| that| your)?$/u', $before) === 1 && ! self::isNotNow($before);
     }
 
     public static function isSelling(string $said): bool
@@ -137,6 +159,19 @@ final class Turns
         $forms = Compiled::tables()['formWords']['phrases'];
         foreach (array_slice($words->tokens, $from, $first - $from) as $token) {
             if ($token->kind === Token::WORD && ! in_array($token->text, self::OPENINGS, true) && ! isset($forms[$token->stem]) && ! $token->is('the', 'your', 'my', 'that', 'our', 'tin', 'can', 'jar', 'pot', 'tub', 'bag', 'bowl')) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Whether nothing but forms stands behind a food. */
+    public static function isAtEnd(Words $words, int $from): bool
+    {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        foreach (array_slice($words->tokens, $from) as $token) {
+            if ($token->kind === Token::WORD && ! isset($forms[$token->stem]) && ! $token->is('the', 'and', 'one', 'ones', 'kind', 'next')) {
                 return false;
             }
         }

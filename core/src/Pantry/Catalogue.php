@@ -82,6 +82,19 @@ final class Catalogue
     }
 
     /**
+     * What a food becomes by each form, the plainest word for it last: "cooked" says less than "boiled".
+     *
+     * @return array<string, string>
+     */
+    public static function formsOf(string $id): array
+    {
+        $forms = Compiled::tables()['forms'][$id] ?? [];
+        $cooked = array_intersect_key($forms, ['cooked' => true]);
+
+        return array_diff_key($forms, $cooked) + $cooked;
+    }
+
+    /**
      * Whether a food of the reference data is in any of these groups; a kitchen's own food is in none of them.
      *
      * @param  list<string>  $groups

@@ -195,6 +195,8 @@ final readonly class LineReader
     }
 
     /**
+     * In whatever order the forms are written.
+     *
      * @param  list<string>  $forms
      * @return array{string, array<string, true>} what the food becomes, and by which forms
      */
@@ -202,9 +204,8 @@ final readonly class LineReader
     {
         $by = [];
         for ($round = 0; $round < 2; $round++) {
-            foreach ($forms as $form) {
-                $becomes = Catalogue::inForm($id, $form);
-                if ($becomes !== $id) {
+            foreach (Catalogue::formsOf($id) as $form => $becomes) {
+                if ($becomes !== $id && in_array($form, $forms, true)) {
                     $id = $becomes;
                     $by[$form] = true;
                     break;

@@ -43,7 +43,7 @@ final class NumberReader
     ];
 
     /** Other words a number may open with. */
-    private const OPENS = ['a' => true, 'an' => true, 'the' => true, 'few' => true, 'several' => true, 'couple' => true, 'dozen' => true, 'another' => true, 'between' => true];
+    private const OPENS = ['a' => true, 'an' => true, 'the' => true, 'few' => true, 'several' => true, 'couple' => true, 'dozen' => true, 'another' => true, 'between' => true, 'point' => true, 'nought' => true, 'zero' => true, 'oh' => true];
 
     private const THOUSANDS = ['g' => true, 'gr' => true, 'gm' => true, 'gms' => true, 'gram' => true, 'gramme' => true, 'ml' => true, 'mls' => true, 'millilitre' => true, 'milliliter' => true, 'cc' => true];
 
@@ -70,6 +70,14 @@ final class NumberReader
         [$range, $i] = $number;
 
         return [Range::of($range->low * $near[0], $range->best * $near[1], $range->high * $near[2]), $i];
+    }
+
+    /** Whether one of these words stands at a place, a degree sign left out. */
+    public function isFollowedBy(int $i, string ...$words): bool
+    {
+        $i += $this->is($i, '°', 'º', 'degrees', 'degree') ? 1 : 0;
+
+        return $this->is($i, ...$words);
     }
 
     private function mayOpen(Token $token): bool
@@ -193,6 +201,11 @@ final class NumberReader
 
             return [1.0, $i + 1];
         }
+        if ($token->is('point', 'nought', 'zero', 'oh')) {
+            $part = $this->decimals(0.0, $token->is('point') ? $i : $i + 1);
+
+            return $part === null ? null : $this->afterPart(...$part);
+        }
         if ($token->is('dozen')) {
             return [12.0, $this->skipOf($i + 1)];
         }
@@ -203,12 +216,39 @@ final class NumberReader
             return null;
         }
         [$value, $after] = $this->inWords($i);
+        if ($this->is($after, 'point')) {
+            return $this->decimals($value, $after) ?? [$value, $after];
+        }
         // "two (2) cups"
         if ($this->is($after, '(') && ($this->tokens[$after + 1] ?? null)?->kind === Token::NUMBER && $this->tokens[$after + 1]->value === $value && $this->is($after + 2, ')')) {
             return [$value, $after + 3];
         }
 
         return $bare ? [$value, $after] : $this->withParts($value, $after);
+    }
+
+    /**
+     * "one point two", "nought point seven five".
+     *
+     * @param  int  $i  index of the point
+     * @return array{float, int}|null
+     */
+    private function decimals(float $value, int $i): ?array
+    {
+        if (! $this->is($i, 'point')) {
+            return null;
+        }
+        $from = ++$i;
+        for ($place = 0.1; isset($this->tokens[$i]) && $place > 0.0005; $place /= 10, $i++) {
+            $token = $this->tokens[$i];
+            $digit = $token->is('nought', 'zero', 'oh') ? 0 : (self::WORDS[$token->text] ?? ($token->kind === Token::NUMBER && preg_match('/^\d$/', $token->raw) === 1 ? (int) $token->raw : 10));
+            if ($digit > 9) {
+                break;
+            }
+            $value += $digit * $place;
+        }
+
+        return $i === $from ? null : [round($value, 4), $i];
     }
 
     /** @return array{float, int} "twenty five", "two hundred and fifty", "two fifty" */

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Language\Token;
+use MildBowl\Core\Language\Tokenizer;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Reading\LineReader;
+use MildBowl\Core\Reading\Mention;
+use MildBowl\Core\Reading\Words;
+
+/** Which one a food is, where a talk names its kind and its sort in words that stand apart: "oil, a tablespoon, rapeseed". */
+final class Kinds
+{
+    /** What leads to the sort: "60 ml of milk, and I use lactose free", "oatmeal, the pinhead". */
+    private const LEADING = '/(?:^|\s)(?:the|(?:i|we) (?:use|like|take|have|buy|used|go for)|mine is|mines|ours is|thats|its|it was|used the|use the)$/u';
+
+    /** @var array<string, string> how a food is written that two words far apart name, by its id */
+    private array $writing = [];
+
+    public function __construct(private readonly Catalogue $catalogue) {}
+
+    /** The words for a food that were put together. */
+    public function writing(string $id): ?string
+    {
+        return $this->writing[$id] ?? null;
+    }
+
+    /** The food that a mention and a word beside it name; null when the mention stands for itself. */
+    public function of(Piece $piece, Mention $food): ?Mention
+    {
+        $words = $piece->words;
+        $plain = Tokenizer::stem(mb_strtolower(trim(Phrase::said($words, $food->from, $food->to))));
+        $isKind = Catalogue::isInGroup($food->ingredient, ['category-word']);
+        for ($k = $food->to; $k < min($isKind ? $piece->clause->to : count($words->tokens), $food->to + 8); $k++) {
+            $token = $words->tokens[$k];
+            if ($token->kind !== Token::WORD || LineReader::isHarmless($token) && ($words->tokens[$k + 1] ?? null)?->is('free') !== true) {
+                continue;
+            }
+            $between = Phrase::said($words, $food->to, $k);
+            if (! ($isKind && $k < $food->to + 4) && ! ($words->tokens[$k - 1]->is(',') && $k <= $food->to + 3) && preg_match(self::LEADING, $between) !== 1) {
+                continue;
+            }
+            foreach ([2, 1] as $count) {
+                $sort = Phrase::said($words, $k, $k + $count);
+                $id = $this->catalogue->lexicon->idOf("$sort $plain");
+                if ($id !== null && $id !== $food->ingredient) {
+                    $this->writing[$id] = "$sort $plain";
+
+                    return $food->as($id);
+                }
+            }
+        }
+        if (! $isKind && preg_match('/\b(?:for|as) (?:the |my |a )?(flour|oil)\b/u', Phrase::said($words, 0, $food->from), $kind) === 1 && ($id = $this->catalogue->lexicon->idOf("$plain $kind[1]")) !== null) {
+            $this->writing[$id] = "$plain $kind[1]";
+
+            return $food->as($id);
+        }
+
+        return null;
+    }
+
+    /** "Five hundred grams of white fish, haddock", "flour, 200 grams. I take rice flour": whether a food is which one the last told is. */
+    public function isSortOf(Piece $piece, Mention $food, ?Serving $last): bool
+    {
+        if ($last === null || $last->food === '' || $last->food === $food->ingredient) {
+            return false;
+        }
+        $one = $this->catalogue->get($food->ingredient);
+        $two = $this->catalogue->get($last->food);
+        $isLed = ($piece->words->tokens[$food->from - 1] ?? null)?->is(',') === true || preg_match(self::LEADING, $piece->prefix) === 1;
+
+        return $isLed && ($one->isKindOf($two) || $one->isNamedBy($two));
+    }
+
+    /**
+     * What of several foods in one clause counts: not what was of another day ("I used to use wheat but now I use buckwheat"), and not the
+     * kind that another one fills ("for the flour, buckwheat").
+     *
+     * @param  list<Mention>  $foods
+     * @return list<Mention>
+     */
+    public function ofNow(Words $words, array $foods): array
+    {
+        $kept = [];
+        foreach ($foods as $n => $one) {
+            if (! Turns::isNotNow($n === 0 ? '' : Phrase::said($words, $foods[$n - 1]->to, $one->from))) {
+                $kept[] = $one;
+            }
+        }
+        $isKind = count($kept) > 1 && Catalogue::isInGroup($kept[0]->ingredient, ['category-word']) && preg_match('/\b(?:for|as) (?:the|my|a)$/u', Phrase::said($words, 0, $kept[0]->from)) === 1;
+
+        return $isKind ? array_slice($kept, 1) : $kept;
+    }
+
+    /**
+     * The one that the others only tell of: "oil the tin, a teaspoon of sunflower oil".
+     *
+     * @param  non-empty-list<Mention>  $foods
+     */
+    public function best(array $foods): Mention
+    {
+        $food = $foods[0];
+        foreach (array_slice($foods, 1) as $one) {
+            $food = $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;
+        }
+
+        return $food;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Reading\Amount;
+use MildBowl\Core\Reading\Clause;
+use MildBowl\Core\Reading\Mention;
+use MildBowl\Core\Reading\Objects;
+use MildBowl\Core\Reading\Words;
+
+/** A clause of a sentence as somebody tells it: the foods and the amounts that may go into the bowl, and the words before them. */
+final readonly class Piece
+{
+    public Words $words;
+
+    /** @var list<Mention> */
+    public array $foods;
+
+    /** @var list<Amount> */
+    public array $amounts;
+
+    /** The words between what was told before and the first food or amount. */
+    public string $prefix;
+
+    /** Its first food's or amount's token; null when there is none. */
+    public ?int $first;
+
+    /**
+     * @param  int  $end  token behind the foods and amounts before this clause
+     * @param  bool  $any  whether something of the sentence went in
+     * @param  bool  $goesOn  whether the clause just before did
+     * @param  int  $heldFrom  token behind the last food that went in
+     * @param  int  $n  number of the sentence
+     */
+    public function __construct(public Sentence $sentence, public Clause $clause, public Objects $objects, public int $end, public bool $any, public bool $goesOn, public int $heldFrom, public int $n)
+    {
+        $words = $this->words = $sentence->words;
+        $within = static fn (Amount|Mention $one): bool => $one->from >= $clause->from && $one->to <= $clause->to;
+        $warned = array_map(static fn (Mention $one): string => $one->ingredient, array_intersect_key($words->mentions, $words->negated));
+        $starts = array_map(static fn (Amount $one): int => $one->to, $words->amounts);
+        // "but not a blue cheese, blue cheese can make a dog really poorly"
+        $isWarned = static fn (Mention $one): bool => in_array($one->ingredient, $warned, true) && ! in_array($one->from, $starts, true);
+        $this->foods = array_values(array_filter($words->kept(), static fn (Mention $one): bool => $within($one) && ! $one->within && ! $isWarned($one) && ! Product::isNamedBy($one, $words)));
+        $all = [...array_filter($words->amounts, $within), ...$clause->shared];
+        $this->amounts = array_values(array_filter($all, static fn (Amount $one): bool => Measures::serves($one, $words)));
+        $starts = array_map(static fn (Amount|Mention $one): int => $one->from, [...$this->foods, ...$this->amounts]);
+        $this->first = $starts === [] ? null : min($starts);
+        $this->prefix = $this->first === null ? '' : Phrase::said($words, $end, $this->first);
+    }
+
+    /** The words behind a food, as far as they are looked at. */
+    public function behind(Mention $food, int $count): string
+    {
+        return Phrase::said($this->words, $food->to, $food->to + $count);
+    }
+
+    /** Whether a food stands where a word puts it in: add, stir in, sprinkle with. */
+    public function isObject(Mention $food): bool
+    {
+        return $this->objects->at[$food->from] ?? false;
+    }
+}
