@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Clipping;
 
+use MildBowl\Core\Hearing\Baking;
 use MildBowl\Core\Hearing\HeardRecipe;
 use MildBowl\Core\Hearing\Spoken;
 use MildBowl\Core\Hearing\Talk;
@@ -27,7 +28,7 @@ final class ClippingReader
             default => Spoken::isTold($content) ? self::told($content, $reader) : (new Notes($reader))->read($content),
         };
 
-        return self::fit($clipped);
+        return self::fit($clipped, $reader);
     }
 
     public static function kindOf(string $content): string
@@ -72,7 +73,7 @@ final class ClippingReader
     }
 
     /** What is too long for a sheet is cut at a line and said, not lost in silence. */
-    private static function fit(Clipped $clipped): Clipped
+    private static function fit(Clipped $clipped, RecipeReader $reader): Clipped
     {
         $recipes = [];
         $notUnderstood = $clipped->notUnderstood;
@@ -82,7 +83,8 @@ final class ClippingReader
 
                 continue;
             }
-            $recipes[] = $one->with(self::cut($one->text, $one->title, $notUnderstood), self::cut($one->steps, $one->title, $notUnderstood));
+            $steps = self::cut($one->steps, $one->title, $notUnderstood);
+            $recipes[] = $one->with(self::cut($one->text, $one->title, $notUnderstood), $steps, $one->heard === null ? self::baking($steps, $reader) : $one->heard->baking);
         }
 
         if ($recipes === [] && $notUnderstood === []) {
@@ -90,6 +92,14 @@ final class ClippingReader
         }
 
         return new Clipped($recipes, array_map(static fn (string $text): string => mb_substr($text, 0, 300), array_slice($notUnderstood, 0, 200)), $clipped->setAside);
+    }
+
+    /** The heat, the time and the size of a written method; null where it gives none. */
+    private static function baking(string $steps, RecipeReader $reader): ?Baking
+    {
+        $baking = Baking::of(Talk::sentences($steps, 0, $reader->lines->catalogue->lexicon));
+
+        return $baking->celsius === null && $baking->minutes === null && $baking->thicknessMm === null && $baking->sizeMm === null && $baking->texture === null ? null : $baking;
     }
 
     /** @param  list<string>  $notUnderstood */

@@ -6,6 +6,7 @@ namespace MildBowl\Core\Contract;
 
 use MildBowl\Core\Clipping\Clipping;
 use MildBowl\Core\Clipping\ClippingReader;
+use MildBowl\Core\Hearing\Baking;
 use MildBowl\Core\Hearing\HeardRecipe;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\ReadQuestion;
@@ -46,18 +47,22 @@ final readonly class Read implements Answers
         return [
             'title' => $one->title, 'text' => $one->text, 'steps' => $one->steps, 'yield' => $one->yield,
             'times' => ['prepMinutes' => $one->prepMinutes, 'bakeMinutes' => $one->bakeMinutes], 'source' => $one->source,
-        ] + ($one->heard === null ? [] : self::heard($one->heard)) + ($one->doubts === null ? [] : ['doubts' => array_map(Presenter::object(...), $one->doubts)]);
+        ] + ($one->heard === null ? [] : self::heard($one->heard)) + ($one->baking === null ? [] : ['bake' => self::baking($one->baking)])
+            + ($one->doubts === null ? [] : ['doubts' => array_map(Presenter::object(...), $one->doubts)]);
     }
 
-    /** @return array<string, mixed> what only a talk has: the words of each line, what is not sure, what was warned of, and the heat */
+    /** @return array<string, mixed> what only a talk has: the words of each line, what is not sure, and what was warned of */
     private static function heard(HeardRecipe $heard): array
     {
+        return ['lines' => $heard->lines, 'questions' => $heard->questions, 'warnings' => $heard->warnings];
+    }
+
+    /** @return array<string, mixed> the heat, the time, the texture and the size */
+    private static function baking(Baking $baking): array
+    {
         return [
-            'lines' => $heard->lines, 'questions' => $heard->questions, 'warnings' => $heard->warnings,
-            'bake' => [
-                'celsius' => $heard->baking->celsius, 'minutes' => $heard->baking->minutes === null ? null : Presenter::range($heard->baking->minutes),
-                'texture' => $heard->baking->texture, 'thicknessMm' => $heard->baking->thicknessMm, 'sizeMm' => $heard->baking->sizeMm, 'shape' => $heard->baking->shape,
-            ],
+            'celsius' => $baking->celsius, 'minutes' => $baking->minutes === null ? null : Presenter::range($baking->minutes),
+            'texture' => $baking->texture, 'thicknessMm' => $baking->thicknessMm, 'sizeMm' => $baking->sizeMm, 'shape' => $baking->shape,
         ];
     }
 }

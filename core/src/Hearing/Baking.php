@@ -37,12 +37,18 @@ final class Baking
 
     private const HOT = '/\b(?:bake|baked|baking|oven|ovens|preheat|heat|roast|cook|dry|dried|dehydrate|degrees?|celsius|fahrenheit|moderate)\b/u';
 
-    private const NOT_BAKED = '/\b(?:chill|fridge|rest|rests|freeze|freezer|sit|soak|cool|keep|keeps|stand|poach|poached|boil|steam|simmer)\b/u';
+    private const NOT_BAKED = '/\b(?:chill|fridge|rest|rests|freeze|freezer|sit|soak|cool|keep|keeps|stand|knead|whisk|beat|microwave|poach|poached|boil|steam|simmer)\b/u';
+
+    /** Whether the talk counts in Fahrenheit: heats that no oven has in Celsius. */
+    private bool $isFahrenheit = false;
 
     /** @param  list<Sentence>  $sentences */
     public static function of(array $sentences): self
     {
         $heard = new self;
+        foreach ($sentences as $sentence) {
+            $heard->isFahrenheit = $heard->isFahrenheit || self::isInFahrenheit($sentence->words->tokens);
+        }
         $isHot = false;
         $froze = $rested = false;
         foreach ($sentences as $sentence) {
@@ -63,7 +69,7 @@ final class Baking
                 $heard->sizeMm = self::LIKE[$found[1]];
                 $heard->shape ??= 'ball';
             }
-            $froze = $froze || preg_match('/\bfreez(?:e|es|ing)\b|\b(?:in|into|to) the freezer\b|\b(?:and|then|until|be|it) frozen\b|\bfrozen (?:treats?|pops?|cubes?)\b|\bfrozen $/u', $said) === 1
+            $froze = $froze || preg_match('/\bfreez(?:e|es|ing)\b|\b(?:in|into|to) the freezer\b|\b(?:and|then|until|be|it) frozen\b|\bfrozen (?:treats?|pops?|cubes?)\b|\bfrozen[ .]*$/u', $said) === 1
                 || (preg_match('/\bfreezer\b/u', $said) === 1 && preg_match('/\b(?:months?|weeks?|keeps?|store|stored|up to)\b/u', $said) !== 1);
             $rested = $rested || preg_match('/\b(?:unbaked|fridge|chill|sets?)\b/u', $said) === 1;
         }
@@ -76,6 +82,23 @@ final class Baking
         };
 
         return $heard;
+    }
+
+    /** @param  list<Token>  $tokens */
+    private static function isInFahrenheit(array $tokens): bool
+    {
+        $numbers = new NumberReader($tokens);
+        foreach ($tokens as $i => $token) {
+            if ($token->is('fahrenheit')) {
+                return true;
+            }
+            $number = $token->is('at', 'to', 'oven', 'bake') ? $numbers->at($i + 1) : null;
+            if ($number !== null && $number[0]->best > 260 && $number[0]->best <= 550 && $numbers->isFollowedBy($number[1], 'g', 'grams', 'ml', 'c', 'celsius') === false) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function temperature(Sentence $sentence, bool $isHot): void
@@ -112,7 +135,7 @@ final class Baking
             for ($j = $k; $j < $k + 3 && isset($tokens[$j]); $j++) {
                 $unit = $tokens[$j]->is('f', 'fahrenheit') ? 'f' : ($tokens[$j]->is('c', 'celsius') ? 'c' : $unit);
             }
-            $isFahrenheit = $unit === 'f' || ($unit === '' && $range->best > 260);
+            $isFahrenheit = $unit === 'f' || ($unit === '' && ($range->best > 260 || ($this->isFahrenheit && $range->best >= 100)));
             $this->celsius = $isFahrenheit ? self::saidInCelsius($numbers, $k) ?? 5 * round(($range->best - 32) / 1.8 / 5) : $range->best;
         }
     }
@@ -232,6 +255,9 @@ final class Baking
             }
             $length = $number === null ? null : self::LENGTHS[$tokens[$number[1]]->stem ?? ''] ?? self::LENGTHS[$tokens[$number[1]]->text ?? ''] ?? null;
             if ($number === null || $length === null) {
+                continue;
+            }
+            if (array_filter(array_slice($tokens, $number[1] + 1, 4), static fn (Token $one): bool => $one->is('tin', 'tins', 'tray', 'pan', 'dish', 'sheet', 'mat')) !== []) {
                 continue;
             }
             $unit = $length;

@@ -35,6 +35,18 @@ final class Bowl
         return null;
     }
 
+    /** Whether a food is in, or a sort of it: lactose-free milk is milk. */
+    public function holdsSortOf(string $id): bool
+    {
+        foreach ($this->servings as $one) {
+            if ($one->food === $id || str_starts_with($one->food, "$id-")) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function without(string $food): void
     {
         unset($this->servings[$food]);

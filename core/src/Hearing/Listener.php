@@ -83,7 +83,7 @@ final class Listener
             $this->warnOfNever($sentence);
         }
 
-        return new Heard(array_values($this->bowl->servings), array_diff_key($this->warned, $this->bowl->servings), $this->used);
+        return new Heard(array_values($this->bowl->servings), array_filter($this->warned, fn (string $id): bool => ! $this->bowl->holdsSortOf($id), ARRAY_FILTER_USE_KEY), $this->used);
     }
 
     private function sentence(Sentence $sentence, int $n): void

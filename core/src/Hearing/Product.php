@@ -26,7 +26,7 @@ final class Product
     private const SHAPED = ['raw-bone', 'heart-beef', 'chicken-heart', 'fish-unnamed', 'duck', 'rabbit'];
 
     private const NOT_CALLED = 'the|my|some|a|an|these|those|our|her|his|their|your|ye|you|we|i|it|is|are|was|be|of|in|for|on|so|to|do|doing|making|make|made|bake|baking|today|easiest|best|famous|want|wanted|this|that|anything|them|got|getting|show|called'
-        .'|it’s|it\'s|we\'re|we’re|i\'m|and so|little|few|people|everybody|just|with|thats|that\'s|that’s|code|there|there\'s|there’s|really|easy|simple|super|quick|proper|delicious|about|talking|yummy|healthy|favou?rite|perfect|special|batch|lovely|some more';
+        .'|it’s|it\'s|we\'re|we’re|i\'m|and so|little|few|people|everybody|just|with|thats|that\'s|that’s|code|there|there\'s|there’s|really|easy|simple|super|quick|proper|delicious|about|talking|yummy|healthy|favou?rite|perfect|special|batch|lovely|some more|bought|you|your|kind of|i call|called|named';
 
     /** Whether a mention is only what is being made, or part of its name, or a shape to cut out. */
     public static function isNamedBy(Mention $mention, Words $words): bool
@@ -67,22 +67,32 @@ final class Product
         return false;
     }
 
+    /** What leads to the name of what is made now. */
+    private const NOW = '/\b(?:today|tonight|this is|these are|theyre|they are|its|were (?:making|doing)|we are (?:making|doing)|im (?:making|doing)|making|going to make|how i make|recipe)\b/u';
+
     /** @param  list<Sentence>  $sentences */
     public static function title(array $sentences, Heard $heard): string
     {
-        foreach (array_slice($sentences, 0, 10) as $one) {
-            if (preg_match_all('/(?:[\p{L}’\'-]+\s+|&\s+){1,5}(?:'.self::CALLED.')\b/iu', $one->text, $found) > 0) {
-                foreach ($found[0] as $called) {
-                    $title = (string) preg_replace('/^.*\b(?:'.self::NOT_CALLED.')\s+(?=\S)/iu', '', trim($called));
-                    if (str_word_count($title) > 1 && self::namesFood($title, $one->words)) {
-                        return self::tidied($title);
-                    }
+        $names = [];
+        foreach (array_slice($sentences, 0, 14) as $n => $one) {
+            $said = Phrase::said($one->words, 0, count($one->words->tokens));
+            if (Turns::isOfBefore($said) || preg_match_all('/(?:[\p{L}’\'-]+\s+|&\s+){1,5}(?:'.self::CALLED.')\b/iu', $one->text, $found) === 0) {
+                continue;
+            }
+            foreach ($found[0] as $called) {
+                $title = (string) preg_replace('/^.*\b(?:'.self::NOT_CALLED.')\s+(?=\S)/iu', '', trim($called));
+                if (str_word_count($title) > 1 && self::namesFood($title, $one->words)) {
+                    $names[] = [preg_match(self::NOW, $said) === 1 ? 0 : 1, $n, $title];
                 }
             }
         }
+        sort($names);
+        if ($names !== []) {
+            return self::tidied($names[0][2]);
+        }
         $foods = array_slice(array_map(static fn (Serving $serving): string => $serving->plain, $heard->servings), 0, 2);
 
-        return ucfirst(implode(' and ', $foods));
+        return ucfirst(mb_strtolower(implode(' and ', $foods)));
     }
 
     /** Whether a food, or a beast, is among the words of a name. */

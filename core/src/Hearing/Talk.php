@@ -16,7 +16,7 @@ use MildBowl\Core\Reading\Words;
 final class Talk
 {
     /** Times, tags and addresses: no words of the talk. */
-    private const PASSED_OVER = '/[\[(]?\b\d{1,2}:\d{2}(?::\d{2})?(?:[.,]\d{1,3})?(?:\s*-->\s*\d{1,2}:\d{2}(?::\d{2})?(?:[.,]\d{1,3})?)?[\])]?|(?<![\w#])#[\p{L}_]\w*|\bhttps?:\/\/\S+|\bwww\.\S+|\[(?:music|applause|laughter|laughs|noise|barking)\]/iu';
+    private const PASSED_OVER = '/[\[(]?\b\d{1,2}:\d{2}(?::\d{2})?(?:[.,]\d{1,3})?(?:\s*-->\s*\d{1,2}:\d{2}(?::\d{2})?(?:[.,]\d{1,3})?)?[\])]?|(?<![\w#])#[\p{L}_]\w*|\bhttps?:\/\/\S+|\bwww\.\S+|(?<=\d)ish\b|\[(?:music|applause|laughter|laughs|noise|barking)\]/iu';
 
     /** A full stop after these ends no sentence. */
     private const SHORTENED = '/(?:^|[\s(])(?:tbsp|tsp|tbs|oz|lb|lbs|approx|no|vs|e\.g|i\.e|mr|mrs|ms|dr|st|min|mins|hr|hrs|pkg|pt|qt|c|g|kg|ml|etc|incl|ca)\.$/iu';

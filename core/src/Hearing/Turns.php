@@ -91,6 +91,12 @@ final class Turns
         return preg_match('/\b(?:for|now|onto|make|do|doing|making|to|next|then|is|and) (?:the |a |our |your |my )?(?:\w+ )?(?:frosting|icing|topping|filling|glaze|coating|drizzle|sauce|decoration)\b/u', $said) === 1;
     }
 
+    /** "Last week we made the duck strips". */
+    public static function isOfBefore(string $said): bool
+    {
+        return preg_match('/\b(?:last (?:time|video|week|year|month|sunday|saturday)|store bought|shop bought|next (?:time|video|week|friday|sunday))\b/u', $said) === 1;
+    }
+
     /** "I had some coconut water open, so I'm using a quarter cup of that": told of another day, and used now. */
     public static function isUsedNow(Piece $piece): bool
     {
