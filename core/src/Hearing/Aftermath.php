@@ -6,6 +6,7 @@ namespace MildBowl\Core\Hearing;
 
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Language\Token;
+use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Words;
@@ -20,12 +21,23 @@ final class Aftermath
 
     private const POURED_OFF = '/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u';
 
-    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b/u';
+    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b/u';
 
     /** Words of a sentence that only tells of a form. */
     private const SMALL = ['thats', 'theyre', 'its', 'it', 'is', 'are', 'and', 'nice', 'very', 'so', 'all', 'well', 'really', 'quite', 'as', 'that', 'they', 'just', 'of', 'course', 'the', 'kind', 'ones', 'one', 'right', 'okay'];
 
+    /** "I've poached two chicken breasts": said before the food it is of. */
+    private const DONE_BEFORE = '/\b(?:ive|i have|weve|we have|i)(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed)$/u';
+
     private const SIZES = ['big' => 'large', 'little' => 'small'];
+
+    /** What the words just before a food say was done to it. */
+    public static function before(string $prefix, Serving $serving): void
+    {
+        if (preg_match(self::DONE_BEFORE, $prefix, $found) === 1) {
+            self::append($serving, $found[1]);
+        }
+    }
 
     public static function isTakenBack(string $said): bool
     {
@@ -60,16 +72,25 @@ final class Aftermath
      */
     public static function of(string $said, Serving $serving, ?Ingredient $food, bool $isSame): bool
     {
+        $said = $isSame ? (string) preg_replace(self::DONE_BEFORE, '', $said) : $said;
         if (self::isTakenBack($said)) {
             return ! $isSame && count($serving->spans) > 1;
         }
         if ($food === null) {
             return true;
         }
-        if ($food->inGroup('check-pie-filling') && preg_match('/\b(?:plain|pure|hundred percent|100|pie filling)\b/u', $said) === 1) {
+        $tinned = preg_match('/\b(?:canned|tinned)\b/u', $serving->words) === 1 ? Ingredient::shipped(Catalogue::inForm($food->id, 'tinned')) : $food;
+        if ($tinned->inGroup('check-pie-filling') && preg_match('/\b(?:plain|pure|hundred percent|100|pie filling)\b/u', $said) === 1) {
             self::prepend($serving, 'plain');
         } elseif ($food->inGroup('check-sweetened') && preg_match('/\b(?:unsweetened|no sugar|without sugar)\b/u', $said) === 1) {
             self::prepend($serving, 'unsweetened');
+        }
+        if ($food->inGroup('broth-bought') && preg_match('/\b(?:i make mine|make my own|made (?:it |them )?myself|(?:that )?one is mine|home ?made|boiled up)\b/u', $said) === 1) {
+            self::prepend($serving, 'homemade');
+        }
+        if (preg_match('/\b(tablespoon|teaspoon)s?\b/u', $said, $found) === 1 && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'dollop') {
+            // "six spoons, tablespoons you say"
+            $serving->amounts = [new Amount($serving->amounts[0]->quantity, $found[1] === 'tablespoon' ? 'tbsp' : 'tsp', null, 0, 0)];
         }
         if (preg_match(self::UNDRAINED, $said) === 1) {
             self::append($serving, 'undrained');
@@ -77,7 +98,7 @@ final class Aftermath
             self::append($serving, 'drained');
         }
         if ($isSame && preg_match(self::DONE, $said, $found) === 1) {
-            self::append($serving, $found[1]);
+            self::append($serving, end($found));
         }
         if (preg_match($isSame ? '/\b(?:a|nice|good|very) (big|large|small|little|medium) (?:ones?|sized?)\b/u' : '/^(?:a |nice |good |very )*(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && ($serving->amounts[0]->size ?? null) === null && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
             $serving->amounts = [new Amount($serving->amounts[0]->quantity, 'each', self::SIZES[$found[1]] ?? $found[1], 0, 0)];

@@ -262,7 +262,7 @@ final class Baking
             }
             $unit = $length;
             $mm = $number[0]->best * $length;
-            if (array_filter(array_slice($tokens, $number[1] + 1, 2), static fn (Token $one): bool => $one->is('across', 'wide', 'square', 'round', 'diameter', 'ball', 'balls', 'long')) !== []) {
+            if (array_filter(array_slice($tokens, $number[1] + 1, 2), static fn (Token $one): bool => $one->is('across', 'wide', 'square', 'round', 'diameter', 'ball', 'balls', 'long', 'cutter')) !== []) {
                 $this->sizeMm ??= round($mm);
             } elseif ($mm <= 60 && $this->thicknessMm === null) {
                 $this->thicknessMm = round($mm);

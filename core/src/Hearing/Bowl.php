@@ -10,6 +10,8 @@ use MildBowl\Core\Reading\Mention;
 /** What has gone into the bowl so far, and which of it a later word speaks of. */
 final class Bowl
 {
+    private const COOKED = ['cooked', 'boiled', 'steamed', 'roasted', 'baked', 'poached', 'mashed'];
+
     /** @var array<string, Serving> by food */
     public array $servings = [];
 
@@ -28,6 +30,18 @@ final class Bowl
             }
             $known = $this->catalogue->get($one->food);
             if (($said !== '' && str_ends_with(mb_strtolower($one->plain), " $said")) || $known->isNamedBy($food) || $known->isCoveredBy($mention->ingredient) || $known->like === $mention->ingredient || $food->like === $one->food) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** The serving whose food becomes this one when it is cooked. */
+    public function rawOf(string $id): ?Serving
+    {
+        foreach ($this->servings as $one) {
+            if ($one->food !== '' && $one->amounts !== [] && in_array($id, array_intersect_key(Catalogue::formsOf($one->food), array_flip(self::COOKED)), true)) {
                 return $one;
             }
         }

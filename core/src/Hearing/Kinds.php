@@ -15,7 +15,7 @@ use MildBowl\Core\Reading\Words;
 final class Kinds
 {
     /** What leads to the sort: "60 ml of milk, and I use lactose free", "oatmeal, the pinhead". */
-    private const LEADING = '/(?:^|\s)(?:the|(?:i|we) (?:use|like|take|have|buy|used|go for)|mine is|mines|ours is|thats|its|it was|used the|use the)$/u';
+    private const LEADING = '/(?:^|\s)(?:the|(?:i|we) (?:use|like|take|have|buy|used|go for)|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the)$/u';
 
     /** @var array<string, string> how a food is written that two words far apart name, by its id */
     private array $writing = [];
@@ -72,7 +72,9 @@ final class Kinds
         $two = $this->catalogue->get($last->food);
         $isLed = ($piece->words->tokens[$food->from - 1] ?? null)?->is(',') === true || preg_match(self::LEADING, $piece->prefix) === 1;
 
-        return $isLed && ($one->isKindOf($two) || $one->isNamedBy($two));
+        $plain = mb_strtolower(trim(Phrase::said($piece->words, $food->from, $food->to)));
+
+        return $isLed && ($one->isKindOf($two) || $one->isNamedBy($two) || str_ends_with($plain, ' '.mb_strtolower($last->plain)));
     }
 
     /**
@@ -96,15 +98,16 @@ final class Kinds
     }
 
     /**
-     * The one that the others only tell of: "oil the tin, a teaspoon of sunflower oil".
+     * The one that the others only tell of: "oil the tin, a teaspoon of sunflower oil", "our rice, and this is brown rice".
      *
      * @param  non-empty-list<Mention>  $foods
      */
-    public function best(array $foods): Mention
+    public function best(Words $words, array $foods): Mention
     {
         $food = $foods[0];
         foreach (array_slice($foods, 1) as $one) {
-            $food = $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;
+            $isLonger = str_ends_with(Phrase::said($words, $one->from, $one->to), ' '.Phrase::said($words, $food->from, $food->to));
+            $food = $isLonger || $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;
         }
 
         return $food;

@@ -11,6 +11,7 @@ use MildBowl\Core\Language\Token;
 use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Measuring\PieceWeight;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Clauses;
 use MildBowl\Core\Reading\LineReader;
@@ -18,6 +19,7 @@ use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Objects;
 use MildBowl\Core\Reading\Words;
 use MildBowl\Core\Screening\Rule;
+use MildBowl\Core\Values\Range;
 
 /**
  * Hears what of a talk goes into the bowl. An amount with its food is taken unless the words before it say that it is somebody else's, or
@@ -32,7 +34,7 @@ final class Listener
     private const CHATTED = ['caffeine-source', 'alcohol-drink', 'salt-dough-itself'];
 
     /** An amount behind these is of a dog, or of what comes out. */
-    private const NOT_OF_TOPIC = '/\b(?:slices?|sliced|thin|thick|deep|roll|rolled|cut|long|wide|weighs?|weighed in|dogs?|pupp(?:y|ies)|feed|mould|mold|holes?|balls?|biscuits?|treats?|pieces?|my two|a day)\b/u';
+    private const NOT_OF_TOPIC = '/\b(?:slices?|sliced|thin|thick|deep|roll|rolled|cut|long|wide|bake[ds]?|dry|dried|oven|minutes?|hours?|weighs?|weighed in|dogs?|pupp(?:y|ies)|feed|mould|mold|holes?|balls?|biscuits?|treats?|pieces?|my two|a day)\b/u';
 
     private Bowl $bowl;
 
@@ -62,10 +64,18 @@ final class Listener
 
     /**
      * @param  list<Sentence>  $sentences  of one recipe
+     * @param  ?Words  $title  what it was called before it was told
      */
-    public function hear(array $sentences): Heard
+    public function hear(array $sentences, ?Words $title = null): Heard
     {
         $before = null;
+        $named = $title === null ? [] : array_values(array_filter($title->kept(), static fn (Mention $one): bool => ! Product::isNamedBy($one, $title)));
+        if (count($named) === 1) {
+            // "Tray one is beef lung. It's 600 grams."
+            $this->topic = $this->bowl->servings[$named[0]->ingredient] = new Serving($named[0]->ingredient, Phrase::said($title, $named[0]->from, $named[0]->to), Phrase::said($title, $named[0]->from, $named[0]->to), 0);
+            $this->topic->isOnlyNamed = true;
+            $this->topicAt = 0;
+        }
         foreach ($sentences as $n => $sentence) {
             if (Turns::isFromTheTop(Phrase::said($sentence->words, 0, 12))) {
                 $before = $this->bowl;
@@ -94,7 +104,7 @@ final class Listener
             return;
         }
         $said = Phrase::said($words, 0, count($words->tokens));
-        if (Turns::isConditional($words) || Turns::isSelling($said)) {
+        if (Turns::isConditional($words) || Turns::isSelling($said) || Turns::isOfOthers($said)) {
             return;
         }
         $this->part += Turns::isOtherPart($said) ? 1 : 0;
@@ -103,6 +113,7 @@ final class Listener
         $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
         $end = $heldFrom = 0;
         $goesOn = false;
+        $last = null;
         foreach (Clauses::of($words, $this->catalogue) as $clause) {
             if (Turns::isForOthers($words, $clause)) {
                 $end = max($end, $clause->to);
@@ -114,38 +125,67 @@ final class Listener
             $end = max([$end, ...array_map(static fn (Amount|Mention $one): int => $one->to <= $clause->to ? $one->to : 0, [...$words->mentions, ...$words->amounts])]);
             $goesOn = $serving !== null;
             if ($serving !== null) {
-                $heldFrom = $piece->foods === [] ? $heldFrom : $piece->foods[0]->to;
+                $this->told($words, $last, $heldFrom, (int) $piece->first);
+                Aftermath::before($piece->prefix, $serving);
+                $heldFrom = $piece->foods === [] ? $end : $piece->foods[0]->to;
+                $last = $serving;
                 $taken[] = $serving;
                 $this->used[$n] = true;
             }
         }
-        if ($taken === [] && $this->nameOnly($sentence, $n)) {
+        if ($taken === [] && ($this->nameOnly($sentence, $n) || $this->justOne($said, $n))) {
             return;
         }
-        $this->aftermath($words, $said, $taken, $n);
+        $this->takeOut($words);
+        if ($last !== null) {
+            $this->told($words, $last, $heldFrom, count($words->tokens));
+        } else {
+            $this->afterwards($words, $said, $n);
+        }
     }
 
-    /** @param  list<Serving>  $taken  in the same sentence */
-    private function aftermath(Words $words, string $said, array $taken, int $n): void
+    /** "There is no treacle in these", "actually skip the turmeric". */
+    private function takeOut(Words $words): void
     {
         foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
             $serving = $this->bowl->servings[$mention->ingredient] ?? null;
             if ($serving !== null && Turns::isTakenOut(Phrase::said($words, 0, $mention->from))) {
-                // "there is no treacle in these", "actually skip the turmeric"
-                $this->bowl->without($serving->food);
-                $this->topic = $this->topic === $serving ? null : $this->topic;
+                $this->remove($serving);
             }
         }
-        $last = $taken === [] ? ($n - $this->topicAt <= 1 ? $this->topic : null) : end($taken);
-        if ($last === null || ($taken === [] && $words->amounts !== [] && ! isset($this->used[$n]) && Aftermath::isTakenBack($said))) {
+    }
+
+    /** What a sentence says of a food it named, up to the next one. */
+    private function told(Words $words, ?Serving $serving, int $from, int $to): void
+    {
+        if ($serving !== null && ! Aftermath::of(Phrase::said($words, $from, $to), $serving, $this->ingredient($serving), true)) {
+            $this->remove($serving);
+        }
+    }
+
+    /** What a sentence that put nothing in says of the last food. */
+    private function afterwards(Words $words, string $said, int $n): void
+    {
+        $last = $n - $this->topicAt <= 1 ? $this->topic : null;
+        if ($last === null || ($words->amounts !== [] && Aftermath::isTakenBack($said))) {
             return;
         }
-        if (! Aftermath::of($said, $last, $last->food === '' ? null : $this->catalogue->get($last->food), $taken !== [])) {
-            $this->bowl->without($last->food);
-            $this->topic = null;
-        } elseif ($taken === [] && $words->mentions === [] && $words->amounts === []) {
+        if (! Aftermath::of($said, $last, $this->ingredient($last), false)) {
+            $this->remove($last);
+        } elseif ($words->mentions === [] && $words->amounts === []) {
             Aftermath::forms($words, $last);
         }
+    }
+
+    private function ingredient(Serving $serving): ?Ingredient
+    {
+        return $serving->food === '' ? null : $this->catalogue->get($serving->food);
+    }
+
+    private function remove(Serving $serving): void
+    {
+        $this->bowl->without($serving->food);
+        $this->topic = $this->topic === $serving ? null : $this->topic;
     }
 
     /** "Dill. A tablespoon, dried.": a food that is a sentence is spoken of next. */
@@ -164,6 +204,18 @@ final class Listener
         return true;
     }
 
+    /** "And then our egg. Just the one." */
+    private function justOne(string $said, int $n): bool
+    {
+        if ($this->topic === null || $this->topic->amounts !== [] || $n - $this->topicAt > 1 || preg_match('/^(?:and |so |its |thats )?(?:just|only) (?:the )?one(?: of (?:them|those))?$/u', $said) !== 1) {
+            return false;
+        }
+        $this->topic->amounts = [new Amount(Range::exact(1), 'each', null, 0, 0)];
+        $this->used[$n] = true;
+
+        return true;
+    }
+
     /** The food of a clause when it goes in; null when nothing does. */
     private function piece(Piece $piece): ?Serving
     {
@@ -174,7 +226,7 @@ final class Listener
         if ($foods === []) {
             return $this->nameless($piece) ?? $this->ofTopic($piece);
         }
-        $food = $this->kinds->best($foods);
+        $food = $this->kinds->best($piece->words, $foods);
         [$amounts, $after, $isGuessed] = $this->amountsOf($piece, $food);
         if ($amounts === [] && Turns::isHolding(Phrase::said($piece->words, $piece->heldFrom, $food->from))) {
             return null;
@@ -250,7 +302,7 @@ final class Listener
         $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
         $isThere = Turns::isThere($words, $food);
         if (! Measures::isMeasured($amounts)) {
-            $isPlaced = $piece->any || Turns::isPlaced($words, (int) $piece->first, $piece->prefix);
+            $isPlaced = $piece->any || ($piece->n - $this->topicAt <= 1 && Turns::isJoined($words, (int) $piece->first)) || Turns::isPlaced($words, (int) $piece->first, $piece->prefix);
             if ($amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! $isPlaced)) {
                 return false;
             }
@@ -324,11 +376,12 @@ final class Listener
     private function ofTopic(Piece $piece): ?Serving
     {
         $topic = $this->topic;
-        if ($topic === null || $piece->n - $this->topicAt > self::REACH || preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to)) === 1) {
+        if ($topic === null || $piece->n - $this->topicAt > self::REACH || preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to + 1)) === 1) {
             return null;
         }
         $amounts = Measures::inTheUnitOf($topic, $piece->amounts, $piece->prefix, $piece->words);
-        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
+        $isNext = $topic->amounts === [] && $piece->n - $this->topicAt <= 1 && $piece->end === 0 && Turns::isAtHead($piece->words, $piece->amounts[0]->from ?? 0);
+        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $isNext || Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
         if ($amounts === [] || ($topic->amounts !== [] && Measures::isOfADog($amounts[0]))) {
             return null;
         }
@@ -351,11 +404,19 @@ final class Listener
         $isThere = Turns::isThere($words, $food);
         $isAnother = $amounts !== [] && ! $isThere && ! Catalogue::isInGroup($food->ingredient, ['category-word']) && ! Measures::isMore($amounts[0], $piece->prefix, $words);
         $serving = $this->bowl->servings[$food->ingredient] ?? ($isAnother ? null : $this->bowl->known($food, $isThere ? mb_strtolower($plain) : ''));
+        $raw = $serving === null && $amounts !== [] ? $this->bowl->rawOf($food->ingredient) : null;
         $isNew = $serving === null;
         $serving ??= new Serving($food->ingredient, $phrase, $plain, $piece->n);
+        if ($raw !== null) {
+            // "200 g of lentils, I boil them, and you want 300 g of cooked lentils for this"
+            $serving->earlier = [Written::amounts($raw->amounts).' '.$raw->plain];
+            $serving->isSure = false;
+            $serving->spans = $raw->spans;
+            $this->bowl->without($raw->food);
+        }
         if ($isNew) {
             $this->bowl->servings[$food->ingredient] = $serving;
-        } elseif ((strlen($phrase) > strlen($serving->words) && $serving->amounts === []) || (Tokenizer::stem(mb_strtolower($phrase)) === mb_strtolower($serving->words))) {
+        } elseif ((strlen($phrase) > strlen($serving->words) && ($serving->amounts === [] || ($amounts !== [] && str_contains(mb_strtolower($phrase), mb_strtolower($serving->words))))) || (Tokenizer::stem(mb_strtolower($phrase)) === mb_strtolower($serving->words))) {
             $serving->words = $phrase;
         }
         $serving->isSure = $serving->isSure && preg_match('/\boptional/u', Phrase::said($words, 0, count($words->tokens))) !== 1;

@@ -125,6 +125,11 @@ final class Measures
 
                 continue;
             }
+            if (in_array($before->unit, Serving::VAGUE, true) && self::isOfAVessel(implode(' ', array_filter($between, ctype_alpha(...))))) {
+                $kept = [new Amount($one->quantity->timesRange($before->quantity), $one->unit, null, $one->from, $one->to)];
+
+                continue;
+            }
             if (array_intersect($between, self::CORRECTED) !== []) {
                 $corrected = Written::amounts($kept);
             } elseif (Unit::isMass('metric', $before->unit) && ! Unit::isMass('metric', $one->unit) || ($one->unit === 'each' && $before->unit !== 'each') || array_intersect($between, ['about', 'which']) !== []) {
@@ -204,6 +209,12 @@ final class Measures
 
             return;
         }
+        if ($first !== null && in_array($first->unit, Serving::VAGUE, true) && self::isOfAVessel($between)) {
+            // "two mugs, and my mug is 250 mils"
+            $serving->amounts = [new Amount($amount->quantity->timesRange($first->quantity), $amount->unit, null, 0, 0)];
+
+            return;
+        }
         if ($isMass && $isEach && $first?->unit === 'each') {
             $serving->amounts = [new Amount($amount->quantity->timesRange($first->quantity), $amount->unit, null, 0, 0)];
 
@@ -215,6 +226,12 @@ final class Measures
             return;
         }
         self::settle($serving, [$amount], $between, $words, null, true);
+    }
+
+    /** "Two mugs, and my mug is 250 mils": what one of them holds. */
+    private static function isOfAVessel(string $between): bool
+    {
+        return preg_match('/\b(?:my|the|that) (?:mug|cup|glass|bowl|scoop|katori|teacup) (?:is|holds|takes|was)(?: about| around| roughly)?$/u', $between) === 1;
     }
 
     /** "Your tin of mackerel": one of it, unless it was spoken of before. */
@@ -247,7 +264,8 @@ final class Measures
             }
             $share = $one->quantity->best / max(1e-9, $own->quantity->best);
             $isFine = in_array($own->unit, ['g', 'ml'], true) && $one->quantity->best >= 10.0;
-            if ($isMore || ($isFine && $share > 0.3 && $share < 3.5 && (preg_match(self::GOES_ON, $prefix) === 1 || preg_match('/^(?:all told|altogether|in total|in all|in the end)\b/u', $behind) === 1))) {
+            $isWithin = $own->quantity->low < $own->quantity->high && $one->quantity->best >= $own->quantity->low && $one->quantity->best <= $own->quantity->high && preg_match('/\b(?:needed|used|took)$/u', $prefix) === 1;
+            if ($isMore || $isWithin || ($isFine && $share > 0.3 && $share < 3.5 && (preg_match(self::GOES_ON, $prefix) === 1 || preg_match('/^(?:all told|altogether|in total|in all|in the end)\b/u', $behind) === 1))) {
                 $amounts[$n] = new Amount($one->quantity, $own->unit, $own->size, $one->from, $one->to);
             }
         }
@@ -286,6 +304,11 @@ final class Measures
         $next = $words->tokens[$amount->to] ?? null;
         $before = $words->tokens[$amount->from - 1] ?? null;
         if ($amount->unit === 'each' && $before?->is(...self::ORDINAL) === true) {
+            return false;
+        }
+        $opens = $words->tokens[$amount->from];
+        if ($opens->kind === Token::WORD && $amount->to === $amount->from + 1 && $amount->unit !== 'each' && str_ends_with($opens->text, 's') && $opens->stem !== $opens->text) {
+            // "six spoons of milk, big spoons"
             return false;
         }
         if ($next?->is(...self::NO_FOOD) === true) {

@@ -14,7 +14,7 @@ use MildBowl\Core\Reading\Words;
 final class Phrase
 {
     /** Small words that may stand between forms and between foods that are left out. */
-    private const BETWEEN = [',' => true, 'and' => true, 'or' => true, '-' => true, 'with' => true, 'no' => true, 'without' => true, 'in' => true, 'it' => true, 'not' => true, 'any' => true, 'free' => true, 'water' => true, 'finely' => true, 'well' => true, 'small' => true, 'soft' => true, 'the' => true, 'kind' => true, 'sort' => true, 'ones' => true, 'one' => true, 'that' => true, 'i' => true, 'ive' => true, 'we' => true, 'have' => true, 'been' => true, 'thats' => true, 'is' => true, 'are' => true, 'already' => true, 'which' => true];
+    private const BETWEEN = [',' => true, 'and' => true, 'or' => true, '-' => true, 'with' => true, 'no' => true, 'without' => true, 'in' => true, 'it' => true, 'not' => true, 'any' => true, 'free' => true, 'water' => true, 'finely' => true, 'well' => true, 'small' => true, 'soft' => true, 'the' => true, 'kind' => true, 'sort' => true, 'ones' => true, 'one' => true, 'that' => true, 'i' => true, 'ive' => true, 'we' => true, 'have' => true, 'been' => true, 'thats' => true, 'is' => true, 'are' => true, 'already' => true, 'which' => true, 'a' => true, 'medium' => true, 'large' => true, 'big' => true, 'small' => true];
 
     /** @return array{string, string} with its forms, and the food alone */
     public static function of(Words $words, Mention $food, Clause $clause): array
@@ -35,14 +35,15 @@ final class Phrase
         }
         $from = $food->from;
         $after = self::afterAmount($words, $food);
-        while ($from > $clause->from && ! isset($inAmount[$from - 1]) && ! $words->tokens[$from - 1]->is('of', 'the', 'some', 'a', 'an') && (! $words->tokens[$from - 1]->is(',') || $from - 1 > $after) && (isset($forms[$words->tokens[$from - 1]->stem]) || $from - 1 >= $after)) {
+        $other = max([0, ...array_map(static fn (Mention $one): int => $one->to <= $food->from ? $one->to : 0, $words->mentions)]);
+        while ($from > max($clause->from, $other) && ! isset($inAmount[$from - 1]) && ! $words->tokens[$from - 1]->is('of', 'the', 'some', 'a', 'an') && (! $words->tokens[$from - 1]->is(',') || $from - 1 > $after) && (isset($forms[$words->tokens[$from - 1]->stem]) || $from - 1 >= $after)) {
             $from--;
         }
         $to = $last = $food->to;
         $depth = 0;
         for ($k = $to; $k < $clause->to; $k++) {
             $token = $words->tokens[$k];
-            if (isset($inAmount[$k]) || ($depth === 0 && ! isset($forms[$token->stem]) && ! isset($inFood[$k]) && ! isset(self::BETWEEN[$token->text]) && ! $token->is('('))) {
+            if (isset($inAmount[$k]) || ($token->is('thats', 'that') && ($words->tokens[$k + 1] ?? null)?->is('it', 'all', 'that', 'everything', 'literally', 'is')) || ($depth === 0 && ! isset($forms[$token->stem]) && ! isset($inFood[$k]) && ! isset(self::BETWEEN[$token->text]) && ! $token->is('('))) {
                 break;
             }
             $depth += $token->is('(') ? 1 : ($token->is(')') ? -1 : 0);

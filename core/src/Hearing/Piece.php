@@ -38,10 +38,13 @@ final readonly class Piece
     {
         $words = $this->words = $sentence->words;
         $within = static fn (Amount|Mention $one): bool => $one->from >= $clause->from && $one->to <= $clause->to;
-        $warned = array_map(static fn (Mention $one): string => $one->ingredient, array_intersect_key($words->mentions, $words->negated));
+        $warned = [];
+        foreach (array_intersect_key($words->mentions, $words->negated) as $one) {
+            $warned[$one->ingredient] = $one->from;
+        }
         $starts = array_map(static fn (Amount $one): int => $one->to, $words->amounts);
         // "but not a blue cheese, blue cheese can make a dog really poorly"
-        $isWarned = static fn (Mention $one): bool => in_array($one->ingredient, $warned, true) && ! in_array($one->from, $starts, true);
+        $isWarned = static fn (Mention $one): bool => $one->from > ($warned[$one->ingredient] ?? PHP_INT_MAX) && ! in_array($one->from, $starts, true);
         $this->foods = array_values(array_filter($words->kept(), static fn (Mention $one): bool => $within($one) && ! $one->within && ! $isWarned($one) && ! Product::isNamedBy($one, $words)));
         $all = [...array_filter($words->amounts, $within), ...$clause->shared];
         $this->amounts = array_values(array_filter($all, static fn (Amount $one): bool => Measures::serves($one, $words)));

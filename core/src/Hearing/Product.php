@@ -99,6 +99,12 @@ final class Product
     private static function namesFood(string $title, Words $words): bool
     {
         foreach ($words->mentions as $mention) {
+            if (! $mention->ambiguous && str_ends_with(mb_strtolower($title), Phrase::said($words, $mention->from, $mention->to)) && Catalogue::isInGroup($mention->ingredient, ['composite', 'composite-head'])) {
+                // a fruit cake is a food of its own
+                return false;
+            }
+        }
+        foreach ($words->mentions as $mention) {
             if (str_contains(mb_strtolower($title), Phrase::said($words, $mention->from, $mention->to))) {
                 return true;
             }

@@ -11,7 +11,7 @@ use MildBowl\Core\Reading\Amount;
 final class Serving
 {
     /** Measures of the hand, that a told spoon or weight takes the place of. */
-    public const VAGUE = ['touch', 'handful', 'bunch', 'dollop', 'splash', 'drizzle', 'knob', 'shake', 'mug', 'glass', 'teacup', 'katori'];
+    public const VAGUE = ['touch', 'handful', 'bunch', 'dollop', 'splash', 'drizzle', 'knob', 'shake', 'mug', 'glass', 'teacup', 'katori', 'drop', 'thumb', 'inch-piece', 'shot'];
 
     /** @var list<Amount> */
     public array $amounts = [];

@@ -75,7 +75,7 @@ final readonly class Spoken
      */
     private function recipe(array $sentences, ?string $title, array &$aside): ?HeardRecipe
     {
-        $heard = (new Listener($this->reader->lines->catalogue))->hear($sentences);
+        $heard = (new Listener($this->reader->lines->catalogue))->hear($sentences, $title === null ? null : $this->reader->lines->words($title));
         if ($heard->servings === []) {
             array_push($aside, ...self::asides($sentences));
 
@@ -166,7 +166,7 @@ final readonly class Spoken
     {
         foreach ($sentences as $one) {
             if ($span[0] >= $one->from && $span[1] <= $one->to) {
-                return mb_substr($one->text, $span[0] - $one->from, $span[1] - $span[0]);
+                return ltrim(mb_substr($one->text, $span[0] - $one->from, $span[1] - $span[0]), ' ,.;:');
             }
         }
 

@@ -30,6 +30,8 @@ final class Talk
     /** The talk with blanks where no words of it stand, as long as it was. */
     public static function plain(string $content): string
     {
+        $content = (string) preg_replace('/(?<=[\p{L}\d)] )n(?= [\p{L}\d])/u', '&', $content);
+
         return (string) preg_replace_callback(self::PASSED_OVER, static fn (array $found): string => str_repeat(' ', mb_strlen($found[0])), $content);
     }
 

@@ -54,7 +54,7 @@ final class Turns
     ];
 
     /** Behind one of these, and at most six words more, a number of pieces goes in. */
-    private const PLACING = '/\b(?:says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
+    private const PLACING = '/\b(?:bind|binds|bound|says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
         .'|its|thats|theres|heres|there|is|are|was|were|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u';
 
     /** Whether the words before a food say that it does not go in now. */
@@ -91,6 +91,13 @@ final class Turns
         return preg_match('/\b(?:for|now|onto|make|do|doing|making|to|next|then|is|and) (?:the |a |our |your |my )?(?:\w+ )?(?:frosting|icing|topping|filling|glaze|coating|drizzle|sauce|decoration)\b/u', $said) === 1;
     }
 
+    /** "You could use coconut oil, or …", "or a flax egg if yours can't have eggs": a whole sentence for others. */
+    public static function isOfOthers(string $said): bool
+    {
+        return (preg_match('/^(?:or|and|but|so|now)? ?(?:you (?:could|can also|might|may)|some (?:people|folks|do)|others)\b/u', $said) === 1 || preg_match('/^or\b.*\bif\b/u', $said) === 1)
+            && preg_match('/\b(?:but|and) i (?:use|used|take|put)\b/u', $said) !== 1 && ! self::isBackNow($said);
+    }
+
     /** "Last week we made the duck strips". */
     public static function isOfBefore(string $said): bool
     {
@@ -104,7 +111,7 @@ final class Turns
         $amount = $piece->amounts === [] ? null : $piece->amounts[array_key_last($piece->amounts)];
 
         return $food !== null && $amount !== null && $amount->from >= $food->to
-            && preg_match('/\b(?:im|i am|were|we are|i|we) (?:using|use|used|put|putting|add|adding|take|taking|going with)\b/u', Phrase::said($piece->words, $food->to, $amount->from)) === 1;
+            && preg_match('/\bmake (?:that|it)\b|\b(?:im|i am|were|we are|i|we) (?:using|use|used|put|putting|add|adding|take|taking|going with)\b/u', Phrase::said($piece->words, $food->to, $amount->from)) === 1;
     }
 
     /** "I'll begin again": what was told so far is told anew. */
@@ -116,7 +123,7 @@ final class Turns
     /** "Actually skip the turmeric", "there is no treacle in these": takes out what was told before. */
     public static function isTakenOut(string $before): bool
     {
-        return preg_match('/\b(?:skip|leave out|leaving out|ditch|forget|ignore|scrap|omit|not using|there is no|theres no|isnt any)(?: the| any| that| your)?$/u', $before) === 1 && ! self::isNotNow($before);
+        return preg_match('/\b(?:skip|leave out|leaving out|ditch|forget|ignore|scrap|omit|not using|wouldnt use|dont use|stopped using|there is no|theres no|isnt any)(?: the| any| that| your)?$/u', $before) === 1 && ! self::isNotNow($before);
     }
 
     public static function isSelling(string $said): bool
@@ -157,6 +164,12 @@ final class Turns
         }
 
         return self::isAtHead($words, $first, $from) || preg_match(self::PLACING, $prefix) === 1;
+    }
+
+    /** Whether an "and" or a comma leads to it: the list goes on. */
+    public static function isJoined(Words $words, int $first): bool
+    {
+        return ($words->tokens[$first - 1] ?? null)?->is('and', '&', 'plus', '+', ',', 'then') === true;
     }
 
     /** Whether nothing but openings, articles, vessels and forms stands before a food: "so, the tin of sardines". */
