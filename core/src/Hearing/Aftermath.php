@@ -39,6 +39,12 @@ final class Aftermath
         }
     }
 
+    /** "I'm joking, put it down": said first, it is of the sentence before. */
+    public static function isJokeBefore(string $said): bool
+    {
+        return preg_match('/^(?:\w+ ){0,2}(?:kidding|joking)\b/u', $said) === 1;
+    }
+
     public static function isTakenBack(string $said): bool
     {
         return preg_match(self::TAKEN_BACK, $said) === 1;

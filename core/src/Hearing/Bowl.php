@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Hearing;
 
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Mention;
 
 /** What has gone into the bowl so far, and which of it a later word speaks of. */
@@ -30,6 +31,19 @@ final class Bowl
             }
             $known = $this->catalogue->get($one->food);
             if (($said !== '' && str_ends_with(mb_strtolower($one->plain), " $said")) || $known->isNamedBy($food) || $known->isCoveredBy($mention->ingredient) || $known->like === $mention->ingredient || $food->like === $one->food) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** The serving that only names the kind of a food, with no amount or the same. */
+    public function kindOf(Mention $mention, Amount $amount): ?Serving
+    {
+        $food = $this->catalogue->get($mention->ingredient);
+        foreach ($this->servings as $one) {
+            if ($one->food !== '' && $food->isNamedBy($this->catalogue->get($one->food)) && ($one->amounts === [] || $one->says($amount))) {
                 return $one;
             }
         }

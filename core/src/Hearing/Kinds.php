@@ -7,6 +7,7 @@ namespace MildBowl\Core\Hearing;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Words;
@@ -15,7 +16,7 @@ use MildBowl\Core\Reading\Words;
 final class Kinds
 {
     /** What leads to the sort: "60 ml of milk, and I use lactose free", "oatmeal, the pinhead". */
-    private const LEADING = '/(?:^|\s)(?:the|(?:i|we) (?:use|like|take|have|buy|used|go for)|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the)$/u';
+    private const LEADING = '/(?:^|\s)(?:the|(?:i|we) (?:use|like|take|have|buy|get|used|go for)(?: the)?|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the)$/u';
 
     /** @var array<string, string> how a food is written that two words far apart name, by its id */
     private array $writing = [];
@@ -45,12 +46,24 @@ final class Kinds
             }
             foreach ([2, 1] as $count) {
                 $sort = Phrase::said($words, $k, $k + $count);
-                $id = $this->catalogue->lexicon->idOf("$sort $plain");
-                if ($id !== null && $id !== $food->ingredient) {
-                    $this->writing[$id] = "$sort $plain";
+                foreach (["$sort $plain", "$plain $sort"] as $name) {
+                    $id = $this->catalogue->lexicon->idOf($name);
+                    if ($id !== null && $id !== $food->ingredient) {
+                        $this->writing[$id] = $name;
 
-                    return $food->as($id);
+                        return $food->as($id);
+                    }
                 }
+            }
+        }
+        foreach ($isKind ? array_reverse($words->mentions) : [] as $one) {
+            // "turkey, I get the mince"
+            $name = Phrase::said($words, $one->from, $one->to)." $plain";
+            $id = $one->to <= $food->from && $food->from <= $one->to + 8 ? $this->catalogue->lexicon->idOf($name) : null;
+            if ($id !== null && $id !== $food->ingredient && preg_match(self::LEADING, Phrase::said($words, $one->to, $food->from - 1)) + preg_match(self::LEADING, Phrase::said($words, $one->to, $food->from)) > 0) {
+                $this->writing[$id] = $name;
+
+                return $food->as($id);
             }
         }
         if (! $isKind && preg_match('/\b(?:for|as) (?:the |my |a )?(flour|oil)\b/u', Phrase::said($words, 0, $food->from), $kind) === 1 && ($id = $this->catalogue->lexicon->idOf("$plain $kind[1]")) !== null) {
@@ -105,6 +118,11 @@ final class Kinds
     public function best(Words $words, array $foods): Mention
     {
         $food = $foods[0];
+        $starts = array_map(static fn (Amount $one): int => $one->to, $words->amounts);
+        foreach ($foods as $one) {
+            // "now the egg, there should be one egg"
+            $food = $one->ingredient === $food->ingredient && in_array($one->from, $starts, true) && ! in_array($food->from, $starts, true) ? $one : $food;
+        }
         foreach (array_slice($foods, 1) as $one) {
             $isLonger = str_ends_with(Phrase::said($words, $one->from, $one->to), ' '.Phrase::said($words, $food->from, $food->to));
             $food = $isLonger || $this->catalogue->get($one->ingredient)->isNamedBy($this->catalogue->get($food->ingredient)) ? $one : $food;

@@ -100,7 +100,8 @@ final class Listener
     {
         $words = $sentence->words;
         $this->warn($sentence);
-        if ($sentence->isQuestion() || $words->tokens === []) {
+        $asksFrom = $sentence->isQuestion() ? Turns::asksFrom($words) : PHP_INT_MAX;
+        if ($asksFrom === 0 || $words->tokens === []) {
             return;
         }
         $said = Phrase::said($words, 0, count($words->tokens));
@@ -115,6 +116,9 @@ final class Listener
         $goesOn = false;
         $last = null;
         foreach (Clauses::of($words, $this->catalogue) as $clause) {
+            if ($clause->from >= $asksFrom) {
+                break;
+            }
             if (Turns::isForOthers($words, $clause)) {
                 $end = max($end, $clause->to);
 
@@ -127,7 +131,7 @@ final class Listener
             if ($serving !== null) {
                 $this->told($words, $last, $heldFrom, (int) $piece->first);
                 Aftermath::before($piece->prefix, $serving);
-                $heldFrom = $piece->foods === [] ? $end : $piece->foods[0]->to;
+                $heldFrom = $piece->foods === [] ? (int) $piece->first : $piece->foods[0]->to;
                 $last = $serving;
                 $taken[] = $serving;
                 $this->used[$n] = true;
@@ -167,7 +171,7 @@ final class Listener
     private function afterwards(Words $words, string $said, int $n): void
     {
         $last = $n - $this->topicAt <= 1 ? $this->topic : null;
-        if ($last === null || ($words->amounts !== [] && Aftermath::isTakenBack($said))) {
+        if ($last === null || ($words->amounts !== [] && Aftermath::isTakenBack($said) && ! Aftermath::isJokeBefore($said))) {
             return;
         }
         if (! Aftermath::of($said, $last, $this->ingredient($last), false)) {
@@ -275,7 +279,7 @@ final class Listener
     {
         $words = $piece->words;
         $amounts = Measures::inTheSameUnit($piece->amounts, $words);
-        [$amounts, $isGuessed] = Measures::inGrams($amounts, $food, $this->isInGrams, $this->isCountable($food));
+        [$amounts, $isGuessed] = Measures::inGrams($amounts, $words, $food, $this->isInGrams, $this->isCountable($food));
         // a number far behind a food counts something else
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
         $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
@@ -303,7 +307,7 @@ final class Listener
         $isThere = Turns::isThere($words, $food);
         if (! Measures::isMeasured($amounts)) {
             $isPlaced = $piece->any || ($piece->n - $this->topicAt <= 1 && Turns::isJoined($words, (int) $piece->first)) || Turns::isPlaced($words, (int) $piece->first, $piece->prefix);
-            if ($amounts[0]->unit !== 'touch' && ($isCategory || ! $this->isCountable($food) || ! $isPlaced)) {
+            if ($amounts[0]->unit !== 'touch' && ! Measures::isMeasured($after) && ($isCategory || ! $this->isCountable($food) || ! $isPlaced)) {
                 return false;
             }
             if ($isThere && ! Measures::isMeasured($after)) {
@@ -325,6 +329,9 @@ final class Listener
             return false;
         }
         $words = $piece->words;
+        if ($food->ingredient === 'water' && Turns::isCookedIn(Phrase::said($words, max(0, $food->from - 9), $food->from))) {
+            return false;
+        }
         $isObject = $piece->isObject($food);
         $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
         $isThere = Turns::isThere($words, $food);
@@ -379,7 +386,7 @@ final class Listener
         if ($topic === null || $piece->n - $this->topicAt > self::REACH || preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to + 1)) === 1) {
             return null;
         }
-        $amounts = Measures::inTheUnitOf($topic, $piece->amounts, $piece->prefix, $piece->words);
+        $amounts = Measures::inTheUnitOf($topic, Measures::notThick($topic, $piece->amounts, $piece->words), $piece->prefix, $piece->words);
         $isNext = $topic->amounts === [] && $piece->n - $this->topicAt <= 1 && $piece->end === 0 && Turns::isAtHead($piece->words, $piece->amounts[0]->from ?? 0);
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $isNext || Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
         if ($amounts === [] || ($topic->amounts !== [] && Measures::isOfADog($amounts[0]))) {
@@ -404,6 +411,11 @@ final class Listener
         $isThere = Turns::isThere($words, $food);
         $isAnother = $amounts !== [] && ! $isThere && ! Catalogue::isInGroup($food->ingredient, ['category-word']) && ! Measures::isMore($amounts[0], $piece->prefix, $words);
         $serving = $this->bowl->servings[$food->ingredient] ?? ($isAnother ? null : $this->bowl->known($food, $isThere ? mb_strtolower($plain) : ''));
+        $kind = $serving === null && $amounts !== [] ? $this->bowl->kindOf($food, $amounts[0]) : null;
+        if ($kind !== null) {
+            // "Flour! Two cups! Two cups of the brown flour"
+            $this->bowl->without($kind->food);
+        }
         $raw = $serving === null && $amounts !== [] ? $this->bowl->rawOf($food->ingredient) : null;
         $isNew = $serving === null;
         $serving ??= new Serving($food->ingredient, $phrase, $plain, $piece->n);
@@ -452,7 +464,7 @@ final class Listener
     {
         foreach ($sentence->words->mentions as $mention) {
             $food = $this->catalogue->get($mention->ingredient);
-            if (! $mention->ambiguous && ! $food->inAny(self::CHATTED) && Rule::forbid($food)) {
+            if (! $mention->ambiguous && ! $food->inAny(self::CHATTED) && ! Product::isVessel($mention, $sentence->words) && Rule::forbid($food)) {
                 $this->warned[$mention->ingredient] ??= [$sentence->words, [[$sentence->from, $sentence->to]], $sentence->text];
             }
         }

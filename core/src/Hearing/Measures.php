@@ -148,11 +148,13 @@ final class Measures
      * @param  list<Amount>  $amounts
      * @return array{list<Amount>, bool} the amounts, and whether one was taken for grams
      */
-    public static function inGrams(array $amounts, Mention $food, bool $isInGrams, bool $isCountable): array
+    public static function inGrams(array $amounts, Words $words, Mention $food, bool $isInGrams, bool $isCountable): array
     {
         $isGuessed = false;
         foreach ($isInGrams ? $amounts : [] as $n => $one) {
-            if ($one->unit === 'each' && $one->size === null && (($one->to <= $food->from && $food->from <= $one->to + 2) || ($one->from >= $food->to && $one->from <= $food->to + 1)) && $one->quantity->best >= ($isCountable ? self::TOO_MANY : self::MANY)) {
+            $isBefore = $one->to <= $food->from && in_array(Phrase::said($words, $one->to, $food->from), ['', 'of', 'of the'], true) && ($words->tokens[$one->to] ?? null)?->is(',', '.') !== true;
+            $isBehind = $one->from >= $food->to && $one->from <= $food->to + 1;
+            if ($one->unit === 'each' && $one->size === null && ($isBefore || $isBehind) && $one->quantity->best >= ($isCountable ? self::TOO_MANY : self::MANY)) {
                 $amounts[$n] = new Amount($one->quantity, 'g', null, $one->from, $one->to);
                 $isGuessed = true;
             }
@@ -271,6 +273,17 @@ final class Measures
         }
 
         return $amounts;
+    }
+
+    /**
+     * Without what is a thickness: "six mil" of something that has its amount is no millilitre.
+     *
+     * @param  list<Amount>  $amounts
+     * @return list<Amount>
+     */
+    public static function notThick(Serving $topic, array $amounts, Words $words): array
+    {
+        return array_values(array_filter($amounts, static fn (Amount $one): bool => $topic->amounts === [] || $one->unit !== 'ml' || $one->quantity->best > 12.0 || array_filter(array_slice($words->tokens, $one->from, $one->to - $one->from), static fn (Token $token): bool => $token->is('mil', 'mils')) === []));
     }
 
     public static function isMore(Amount $amount, string $prefix, Words $words): bool

@@ -14,7 +14,7 @@ use MildBowl\Core\Reading\Words;
 final class Phrase
 {
     /** Small words that may stand between forms and between foods that are left out. */
-    private const BETWEEN = [',' => true, 'and' => true, 'or' => true, '-' => true, 'with' => true, 'no' => true, 'without' => true, 'in' => true, 'it' => true, 'not' => true, 'any' => true, 'free' => true, 'water' => true, 'finely' => true, 'well' => true, 'small' => true, 'soft' => true, 'the' => true, 'kind' => true, 'sort' => true, 'ones' => true, 'one' => true, 'that' => true, 'i' => true, 'ive' => true, 'we' => true, 'have' => true, 'been' => true, 'thats' => true, 'is' => true, 'are' => true, 'already' => true, 'which' => true, 'a' => true, 'medium' => true, 'large' => true, 'big' => true, 'small' => true];
+    private const BETWEEN = [',' => true, 'and' => true, 'or' => true, '-' => true, 'with' => true, 'no' => true, 'without' => true, 'in' => true, 'it' => true, 'not' => true, 'any' => true, 'free' => true, 'water' => true, 'finely' => true, 'well' => true, 'small' => true, 'soft' => true, 'the' => true, 'kind' => true, 'sort' => true, 'ones' => true, 'one' => true, 'that' => true, 'i' => true, 'ive' => true, 'we' => true, 'have' => true, 'been' => true, 'thats' => true, 'is' => true, 'are' => true, 'already' => true, 'which' => true, 'a' => true, 'medium' => true, 'large' => true, 'big' => true];
 
     /** @return array{string, string} with its forms, and the food alone */
     public static function of(Words $words, Mention $food, Clause $clause): array
@@ -47,6 +47,10 @@ final class Phrase
                 break;
             }
             $depth += $token->is('(') ? 1 : ($token->is(')') ? -1 : 0);
+            if ($depth === 0 && ($words->tokens[$k - 1]->is('i', 'we') || $words->tokens[$k - 1]->is('have', 'ive')) && ($words->tokens[$k + 1] ?? null)?->is('the', 'a', 'an', 'my', 'some') === true) {
+                // "the water I cooked the carrots in"
+                break;
+            }
             if ($depth === 0 && (isset($forms[$token->stem]) || isset($inFood[$k]) || $token->is(')', 'water', 'free'))) {
                 $last = $k + 1;
             }
@@ -75,7 +79,7 @@ final class Phrase
         for ($k = $from; $k < $to; $k++) {
             if (isset($forms[$words->tokens[$k]->stem])) {
                 $found[] = $words->tokens[$k]->text;
-            } elseif (! $words->tokens[$k]->is(',', 'and')) {
+            } elseif (! $words->tokens[$k]->is(',', 'and', 'once', 'when', 'its', 'theyre', 'it', 'is', 'are', 'been', 'after', 'ive', 'already', 'youve')) {
                 break;
             }
         }

@@ -28,6 +28,12 @@ final class Product
     private const NOT_CALLED = 'the|my|some|a|an|these|those|our|her|his|their|your|ye|you|we|i|it|is|are|was|be|of|in|for|on|so|to|do|doing|making|make|made|bake|baking|today|easiest|best|famous|want|wanted|this|that|anything|them|got|getting|show|called'
         .'|it’s|it\'s|we\'re|we’re|i\'m|and so|little|few|people|everybody|just|with|thats|that\'s|that’s|code|there|there\'s|there’s|really|easy|simple|super|quick|proper|delicious|about|talking|yummy|healthy|favou?rite|perfect|special|batch|lovely|some more|bought|you|your|kind of|i call|called|named';
 
+    /** "The brownie tin": a name of something to bake in. */
+    public static function isVessel(Mention $mention, Words $words): bool
+    {
+        return ($words->tokens[$mention->to] ?? null)?->is('tin', 'tins', 'tray', 'pan', 'mould', 'mold', 'cutter', 'dish', 'case', 'cases') === true;
+    }
+
     /** Whether a mention is only what is being made, or part of its name, or a shape to cut out. */
     public static function isNamedBy(Mention $mention, Words $words): bool
     {

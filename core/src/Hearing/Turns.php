@@ -47,14 +47,16 @@ final class Turns
     /** What opens a sentence that only holds when something else does. */
     private const CONDITIONAL = ['if', 'unless', 'should', 'whenever'];
 
+    private const ASKING = ['who', 'what', 'how', 'when', 'where', 'why', 'is', 'isnt', 'are', 'arent', 'do', 'does', 'did', 'didnt', 'dont', 'doesnt', 'can', 'cant', 'could', 'should', 'would', 'wont', 'right', 'ok', 'okay', 'yes', 'no', 'yeah', 'see', 'hey', 'eh', 'correct'];
+
     /** Words before the first word that counts. */
     private const OPENINGS = [
         'and', 'so', 'now', 'then', 'next', 'okay', 'ok', 'right', 'alright', 'well', 'but', 'or', 'first', 'second', 'third', 'last', 'lastly', 'finally', 'oh', 'plus', 'also', 'just', 'only', 'um', 'uh', 'of', 'course',
-        'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'theres', 'heres', 'here', 'ive', 'got', 'weve', 'yes', 'no', 'aye', 'in', 'goes', 'go', 'ingredient', 'ingredients',
+        'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'theres', 'heres', 'here', 'ive', 'got', 'weve', 'yes', 'no', 'aye', 'in', 'goes', 'go', 'ingredient', 'ingredients', 'its', 'thats', 'this', 'is',
     ];
 
     /** Behind one of these, and at most six words more, a number of pieces goes in. */
-    private const PLACING = '/\b(?:bind|binds|bound|says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
+    private const PLACING = '/\bwith$|\b(?:buy|bought|bind|binds|bound|says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
         .'|its|thats|theres|heres|there|is|are|was|were|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u';
 
     /** Whether the words before a food say that it does not go in now. */
@@ -96,6 +98,38 @@ final class Turns
     {
         return (preg_match('/^(?:or|and|but|so|now)? ?(?:you (?:could|can also|might|may)|some (?:people|folks|do)|others)\b/u', $said) === 1 || preg_match('/^or\b.*\bif\b/u', $said) === 1)
             && preg_match('/\b(?:but|and) i (?:use|used|take|put)\b/u', $said) !== 1 && ! self::isBackNow($said);
+    }
+
+    /** "Poach them, five minutes, in water": water that is poured away again. */
+    public static function isCookedIn(string $before): bool
+    {
+        return preg_match('/\b(?:poach|poached|boil|boiled|simmer|simmered|cook|cooked|steam|steamed|rinse|rinsed|wash|washed|soak|soaked|cover|covered)\b/u', $before) === 1;
+    }
+
+    /** "Size of a hazelnut", "like a walnut": what a thing is likened to. */
+    public static function isLikened(string $before): bool
+    {
+        return preg_match('/\b(?:sized? (?:of|like)|big as|large as|thick as|shape of|shaped like|looks? like|tastes? like|smells? like)(?: an?| the| your)?$/u', $before) === 1;
+    }
+
+    /**
+     * "We needed two tablespoons of water, didn't we?": the token at which a telling sentence turns into a question.
+     *
+     * @return int 0 where it asks from its beginning
+     */
+    public static function asksFrom(Words $words): int
+    {
+        for ($k = count($words->tokens) - 1; $k > 0; $k--) {
+            if ($words->tokens[$k]->is(',', '-', ';')) {
+                $next = $words->tokens[$k + 1] ?? null;
+                $next = $next?->is('and', 'but', 'so') === true ? ($words->tokens[$k + 2] ?? null) : $next;
+                if ($next?->is(...self::ASKING) === true) {
+                    return $k;
+                }
+            }
+        }
+
+        return 0;
     }
 
     /** "Last week we made the duck strips". */
