@@ -21,7 +21,9 @@ final class Aftermath
 
     private const POURED_OFF = '/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u';
 
-    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b/u';
+    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b|\b(?:i|we) (bake|boil|roast|steam|poach|cook) (?:mine|ours)\b/u';
+
+    private const PAST = ['bake' => 'baked', 'boil' => 'boiled', 'roast' => 'roasted', 'steam' => 'steamed', 'poach' => 'poached', 'cook' => 'cooked'];
 
     /** Words of a sentence that only tells of a form. */
     private const SMALL = ['thats', 'theyre', 'its', 'it', 'is', 'are', 'and', 'nice', 'very', 'so', 'all', 'well', 'really', 'quite', 'as', 'that', 'they', 'just', 'of', 'course', 'the', 'kind', 'ones', 'one', 'right', 'okay'];
@@ -104,7 +106,7 @@ final class Aftermath
             self::append($serving, 'drained');
         }
         if ($isSame && preg_match(self::DONE, $said, $found) === 1) {
-            self::append($serving, end($found));
+            self::append($serving, self::PAST[end($found)] ?? end($found));
         }
         if (preg_match($isSame ? '/\b(?:a|nice|good|very) (big|large|small|little|medium) (?:ones?|sized?)\b/u' : '/^(?:a |nice |good |very )*(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && ($serving->amounts[0]->size ?? null) === null && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
             $serving->amounts = [new Amount($serving->amounts[0]->quantity, 'each', self::SIZES[$found[1]] ?? $found[1], 0, 0)];

@@ -16,10 +16,13 @@ use MildBowl\Core\Reading\Words;
 final class Kinds
 {
     /** What leads to the sort: "60 ml of milk, and I use lactose free", "oatmeal, the pinhead". */
-    private const LEADING = '/(?:^|\s)(?:the|(?:i|we) (?:use|like|take|have|buy|get|used|go for)(?: the)?|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the)$/u';
+    private const LEADING = '/(?:^|\s)(?:the|(?:i|we) (?:use|like|take|have|buy|get|used|go for)(?: the)?|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the|i mean|or rather|actually|called)$/u';
 
     /** @var array<string, string> how a food is written that two words far apart name, by its id */
     private array $writing = [];
+
+    /** @var array<string, int> the token behind the word for its sort, by the food's id */
+    private array $behind = [];
 
     public function __construct(private readonly Catalogue $catalogue) {}
 
@@ -27,6 +30,28 @@ final class Kinds
     public function writing(string $id): ?string
     {
         return $this->writing[$id] ?? null;
+    }
+
+    /** The forms told behind the word for its sort: "pumpkin, I mean kabocha, steamed and mashed". */
+    public function formsOf(string $id, Words $words): string
+    {
+        return isset($this->behind[$id]) ? Phrase::behind($words, $this->behind[$id], count($words->tokens)) : '';
+    }
+
+    /** "Four cups of flour, so I'm putting in two, and that's whole wheat": the sort of the kind that was told last. */
+    public function ofTopic(Piece $piece, Mention $food, ?Serving $last): ?Mention
+    {
+        if ($last === null || $last->food === '' || ! Catalogue::isInGroup($last->food, ['category-word']) || preg_match(self::LEADING, $piece->prefix) !== 1) {
+            return null;
+        }
+        $name = Phrase::said($piece->words, $food->from, $food->to).' '.mb_strtolower($last->plain);
+        $id = $this->catalogue->lexicon->idOf($name);
+        if ($id === null || $id === $last->food) {
+            return null;
+        }
+        $this->writing[$id] = $name;
+
+        return $food->as($id);
     }
 
     /** The food that a mention and a word beside it name; null when the mention stands for itself. */
@@ -37,7 +62,7 @@ final class Kinds
         $isKind = Catalogue::isInGroup($food->ingredient, ['category-word']);
         for ($k = $food->to; $k < min($isKind ? $piece->clause->to : count($words->tokens), $food->to + 8); $k++) {
             $token = $words->tokens[$k];
-            if ($token->kind !== Token::WORD || LineReader::isHarmless($token) && ($words->tokens[$k + 1] ?? null)?->is('free') !== true) {
+            if ($token->kind !== Token::WORD || (LineReader::isHarmless($token) && ! $token->is('whole') && ($words->tokens[$k + 1] ?? null)?->is('free') !== true)) {
                 continue;
             }
             $between = Phrase::said($words, $food->to, $k);
@@ -50,6 +75,7 @@ final class Kinds
                     $id = $this->catalogue->lexicon->idOf($name);
                     if ($id !== null && $id !== $food->ingredient) {
                         $this->writing[$id] = $name;
+                        $this->behind[$id] = $k + $count;
 
                         return $food->as($id);
                     }
@@ -119,6 +145,13 @@ final class Kinds
     {
         $food = $foods[0];
         $starts = array_map(static fn (Amount $one): int => $one->to, $words->amounts);
+        $next = $foods[1] ?? null;
+        foreach ($next === null ? [] : $words->amounts as $amount) {
+            if ($amount->from >= $food->to && $amount->to <= $next->from && preg_match('/\b(?:but|because|depends|if|when|until)\b/u', Phrase::said($words, $amount->to, $next->from)) === 1) {
+                // "the kettle water, I used about 60 ml but it depends on your carrots"
+                return $food;
+            }
+        }
         foreach ($foods as $one) {
             // "now the egg, there should be one egg"
             $food = $one->ingredient === $food->ingredient && in_array($one->from, $starts, true) && ! in_array($food->from, $starts, true) ? $one : $food;

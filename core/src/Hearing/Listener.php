@@ -228,14 +228,14 @@ final class Listener
         }
         $foods = $this->kinds->ofNow($piece->words, $piece->foods);
         if ($foods === []) {
-            return $this->nameless($piece) ?? $this->ofTopic($piece);
+            return $this->nameless($piece) ?? $this->namelessBefore($piece) ?? $this->ofTopic($piece);
         }
         $food = $this->kinds->best($piece->words, $foods);
         [$amounts, $after, $isGuessed] = $this->amountsOf($piece, $food);
         if ($amounts === [] && Turns::isHolding(Phrase::said($piece->words, $piece->heldFrom, $food->from))) {
             return null;
         }
-        $food = $this->kinds->of($piece, $food) ?? $food;
+        $food = $this->kinds->of($piece, $food) ?? $this->kinds->ofTopic($piece, $food, $this->topic) ?? $food;
         $amounts = Measures::lastSaid($amounts, $piece->words, $corrected);
         $kind = $amounts === [] && $piece->n - $this->topicAt <= 1 && $this->kinds->isSortOf($piece, $food, $this->topic) ? $this->topic : null;
         $amounts = $kind === null ? $amounts : $kind->amounts;
@@ -267,7 +267,7 @@ final class Listener
         }
         $food = $piece->foods[0] ?? null;
 
-        return Turns::isYield(Phrase::said($piece->words, $piece->end, $food->from ?? $piece->amounts[0]->to), $food !== null) && ($food === null || $this->bowl->known($food) === null);
+        return Turns::isYield(Phrase::said($piece->words, $piece->end, $food->from ?? $piece->amounts[0]->to), $food !== null) && ($food === null || Product::isProduct($food, $piece->words));
     }
 
     /**
@@ -342,7 +342,7 @@ final class Listener
         if ($isPutIn && (! $isThere || $isNew) && (! $isCategory || $isObject)) {
             return true;
         }
-        $known = $isThere && Turns::isAtHead($words, $food->from) ? $this->bowl->known($food) : null;
+        $known = $isThere && ($isObject || Turns::isAtHead($words, $food->from)) ? $this->bowl->known($food) : null;
         if ($known !== null) {
             $this->topic = $known;
             $this->topicAt = $piece->n;
@@ -379,6 +379,27 @@ final class Listener
         return null;
     }
 
+    /** "Fresh okara, one hundred grams.": a word that nobody knows, measured behind it. */
+    private function namelessBefore(Piece $piece): ?Serving
+    {
+        $words = $piece->words;
+        $amount = $piece->amounts[0] ?? null;
+        if ($amount === null || $piece->clause->from !== 0 || $amount->from > 5 || $amount->from < 2 || Unit::in('metric', $amount->unit) === null || ! $words->tokens[$amount->from - 1]->is(',', ':')) {
+            return null;
+        }
+        $unknown = array_filter(array_slice($words->tokens, 0, $amount->from - 1), static fn (Token $token): bool => $token->kind === Token::WORD && ! LineReader::isHarmless($token));
+        if (count($unknown) !== 1) {
+            return null;
+        }
+        $name = Phrase::said($words, 0, $amount->from - 1);
+        $serving = $this->bowl->servings["? $name"] ??= new Serving('', $name, $name, $piece->n);
+        $serving->isSure = false;
+        Measures::settle($serving, [$amount], '', $words, null, false);
+        $serving->spans[] = [$piece->sentence->from, $piece->sentence->to];
+
+        return $serving;
+    }
+
     /** An amount without a food: of the last food spoken of, if it measures something. */
     private function ofTopic(Piece $piece): ?Serving
     {
@@ -407,7 +428,7 @@ final class Listener
     {
         $words = $piece->words;
         $written = $this->kinds->writing($food->ingredient);
-        [$phrase, $plain] = $written !== null ? [$written, $written] : Phrase::of($words, $food, $piece->clause);
+        [$phrase, $plain] = $written !== null ? [$written.$this->kinds->formsOf($food->ingredient, $words), $written] : Phrase::of($words, $food, $piece->clause);
         $isThere = Turns::isThere($words, $food);
         $isAnother = $amounts !== [] && ! $isThere && ! Catalogue::isInGroup($food->ingredient, ['category-word']) && ! Measures::isMore($amounts[0], $piece->prefix, $words);
         $serving = $this->bowl->servings[$food->ingredient] ?? ($isAnother ? null : $this->bowl->known($food, $isThere ? mb_strtolower($plain) : ''));

@@ -26,7 +26,7 @@ final class Measures
     private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
 
     /** Counted, and no food. */
-    private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people'];
+    private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people', 'mixture', 'dough', 'batter', 'mix'];
 
     /** From so many on nobody counts pieces: of what comes in pieces, and of what does not. */
     private const TOO_MANY = 60;
@@ -325,6 +325,13 @@ final class Measures
             return false;
         }
         if ($next?->is(...self::NO_FOOD) === true) {
+            return false;
+        }
+        if ($next?->is('per') === true || ($next?->is('a') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('piece', 'ball', 'biscuit', 'treat', 'day', 'week', 'bag', 'hole') === true)) {
+            return false;
+        }
+        if ($next?->is('at') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('a') === true && ($words->tokens[$amount->to + 2] ?? null)?->is('time') === true) {
+            // "a cup at a time"
             return false;
         }
         if (($words->tokens[$amount->to] ?? null)?->is('before') === true || ($before?->is('like') === true && $amount->unit === 'each' && $words->tokens[$amount->from]->is('a', 'an', 'the'))) {

@@ -37,6 +37,11 @@ final class Recipes
         preg_match_all(self::MARK, $text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
         $marks = [];
         $next = 1;
+        if (($found[0]['n'][0] ?? null) !== null && in_array(strtolower((string) $found[0]['n'][0]), ['two', '2'], true) && preg_match(self::MAKING, substr($text, 0, $found[0][0][1])) === 1) {
+            // what was told before "recipe two" is the first
+            $marks[] = [0, 0];
+            $next = 2;
+        }
         foreach ($found as $one) {
             $said = strtolower((string) ($one['n'][0] ?? $one['o'][0] ?? ''));
             $number = ctype_digit($said) ? (int) $said : self::NUMBERS[$said] ?? 0;

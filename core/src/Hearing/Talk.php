@@ -21,6 +21,9 @@ final class Talk
     /** A full stop after these ends no sentence. */
     private const SHORTENED = '/(?:^|[\s(])(?:tbsp|tsp|tbs|oz|lb|lbs|approx|no|vs|e\.g|i\.e|mr|mrs|ms|dr|st|min|mins|hr|hrs|pkg|pt|qt|c|g|kg|ml|etc|incl|ca)\.$/iu';
 
+    /** "Baking powder, half a tsp.": measured last, the sentence is over. */
+    private const MEASURED_LAST = '/^[^,]+, [^,]*\b(?:tbsp|tsp|tbs|oz|lb|lbs|g|kg|ml|c)\.$/iu';
+
     /** Letters of talk that are heard at once: more than two hours of it. */
     public const LONGEST = 120_000;
 
@@ -49,7 +52,7 @@ final class Talk
             if ($n % 2 === 0) {
                 $from = $buffer === '' ? $at : $from;
                 $buffer .= $part;
-            } elseif (! str_contains($part, "\n") && preg_match(self::SHORTENED, $buffer) === 1) {
+            } elseif (! str_contains($part, "\n") && preg_match(self::SHORTENED, $buffer) === 1 && preg_match(self::MEASURED_LAST, $buffer) !== 1) {
                 $buffer .= $part;
             } else {
                 self::take($buffer, $from, $lexicon, $sentences);
@@ -111,10 +114,38 @@ final class Talk
                 $isFirst = false;
             }
         }
-        $names = array_diff_key(array_filter($large), $small);
+        $names = array_diff_key(array_filter($large), $small) + self::doers($sentences);
 
         return array_map(static fn (Sentence $one): Sentence => new Sentence($one->text, $one->from, $one->to, $one->words->without(
             static fn (Mention $mention): bool => $mention->to === $mention->from + 1 && isset($names[$one->words->tokens[$mention->from]->stem])
         )), $sentences);
+    }
+
+    /**
+     * "Bramble has two a day": in a talk without capitals, who weighs, gets or loves something is somebody.
+     *
+     * @param  list<Sentence>  $sentences
+     * @return array<string, bool>
+     */
+    private static function doers(array $sentences): array
+    {
+        $names = $other = [];
+        foreach ($sentences as $sentence) {
+            if (preg_match('/\p{Lu}\p{Ll}/u', $sentence->text) === 1) {
+                return [];
+            }
+            $words = $sentence->words;
+            foreach ($words->mentions as $mention) {
+                $stem = $words->tokens[$mention->from]->stem;
+                if ($mention->to === $mention->from + 1 && ($words->tokens[$mention->to] ?? null)?->is('has', 'gets', 'weighs', 'loves', 'likes', 'eats', 'says', 'hates', 'wants', 'knows') === true) {
+                    $names[$stem] = true;
+                }
+                foreach ($words->amounts as $amount) {
+                    $other[$stem] = isset($other[$stem]) || $amount->to === $mention->from;
+                }
+            }
+        }
+
+        return array_diff_key($names, array_filter($other));
     }
 }

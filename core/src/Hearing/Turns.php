@@ -18,7 +18,7 @@ final class Turns
         .'(?:she|he|they) (?:always |also |often |then |usually )?(?:puts?|used|uses|added|adds|makes|made|wrote|likes|liked)'
         .'|some (?:people|folks?)|people|somebody|someone'
         .'|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}'
-        .'|(?:was|were) going to|(?:id|i would|we would|wed|usually|normally) (?:normally|usually|use|put|add)|normally|usually|used to (?:use|put|add)'
+        .'|(?:was|were) going to|(?:id|i would|we would|wed) (?:normally|usually)|normally|usually|used to (?:use|put|add)'
         .'|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case'
         .'|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?'
         .'|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking'
@@ -151,7 +151,7 @@ final class Turns
     /** "I'll begin again": what was told so far is told anew. */
     public static function isFromTheTop(string $said): bool
     {
-        return preg_match('/^(?:\w+ ){0,4}(?:(?:start|begin) (?:again|over|from the (?:top|beginning))|from the top|scrap all (?:that|of that)|take two)\b/u', $said) === 1;
+        return preg_match('/^(?:\w+ ){0,4}(?:(?:start|begin) (?:again|over|from the (?:top|beginning))|from the top|scrap all (?:that|of that))\b/u', $said) === 1;
     }
 
     /** "Actually skip the turmeric", "there is no treacle in these": takes out what was told before. */

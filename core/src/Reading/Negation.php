@@ -70,7 +70,7 @@ final class Negation
 
     private const BAD = ['toxic', 'poisonous', 'poison', 'poisons', 'dangerous', 'deadly', 'harmful', 'harm', 'harms', 'unsafe', 'bad', 'fatal', 'off', 'forbidden', 'kill', 'kills', 'hurt', 'hurts'];
 
-    private const GOOD = ['safe', 'allowed', 'good', 'for', 'ok', 'okay', 'fine', 'suitable', 'healthy', 'recommended'];
+    private const GOOD = ['topping', 'toppings', 'treat', 'treats', 'food', 'snack', 'option', 'either', 'included', 'invited', 'welcome', 'needed', 'necessary', 'safe', 'allowed', 'good', 'for', 'ok', 'okay', 'fine', 'suitable', 'healthy', 'recommended'];
 
     /**
      * @param  list<Token>  $tokens
@@ -352,6 +352,8 @@ final class Negation
                 $not = true;
             } elseif (in_array($tokens[$k]->text, self::BAD, true)) {
                 return ! $not;
+            } elseif ($not && $tokens[$k]->is('problem', 'issue', 'worry', 'trouble', 'bother')) {
+                return false;
             } elseif ($not && in_array($tokens[$k]->text, self::GOOD, true)) {
                 return true;
             }
