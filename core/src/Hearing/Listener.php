@@ -342,7 +342,8 @@ final class Listener
         if ($isPutIn && (! $isThere || $isNew) && (! $isCategory || $isObject)) {
             return true;
         }
-        $known = $isThere && ($isObject || Turns::isAtHead($words, $food->from)) ? $this->bowl->known($food) : null;
+        $isListed = preg_match('/^(?:and |then |so )*(?:the|your|my|our)$/u', $piece->prefix) === 1;
+        $known = $isThere && ($isObject || $isListed || Turns::isAtHead($words, $food->from)) ? $this->bowl->known($food) : null;
         if ($known !== null) {
             $this->topic = $known;
             $this->topicAt = $piece->n;
