@@ -100,6 +100,9 @@ final class Aftermath
             // "six spoons, tablespoons you say"
             $serving->amounts = [new Amount($serving->amounts[0]->quantity, $found[1] === 'tablespoon' ? 'tbsp' : 'tsp', null, 0, 0)];
         }
+        if (preg_match('/\b(?:been through|gone through|went through|put through|been in) (?:the|a|my) (?:grinder|blender|mill|processor|food processor)\b|\b(?:those|which|that|them) you grind\b/u', $said) === 1) {
+            self::append($serving, 'ground');
+        }
         if (preg_match(self::UNDRAINED, $said) === 1) {
             self::append($serving, 'undrained');
         } elseif (preg_match(self::POURED_OFF, $said) === 1 || preg_match($isSame ? '/\bdrain(?:ed)? (?:it|them|that|the)\b/u' : '/\bdrain(?:ed)?\b/u', $said) === 1) {

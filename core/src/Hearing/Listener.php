@@ -151,6 +151,14 @@ final class Listener
     /** "There is no treacle in these", "actually skip the turmeric". */
     private function takeOut(Words $words): void
     {
+        $said = Phrase::said($words, 0, count($words->tokens));
+        foreach ($words->amounts === [] && preg_match('/(?<!dont )(?<!never )\b(?:leave|left) (?:it |them )?out$/u', $said) === 1 ? $words->mentions : [] as $mention) {
+            // "suet too rich for Tinker, leave out"
+            $serving = $this->bowl->servings[$mention->ingredient] ?? null;
+            if ($serving !== null) {
+                $this->remove($serving);
+            }
+        }
         foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
             $serving = $this->bowl->servings[$mention->ingredient] ?? null;
             if ($serving !== null && Turns::isTakenOut(Phrase::said($words, 0, $mention->from))) {
@@ -335,6 +343,10 @@ final class Listener
         $isObject = $piece->isObject($food);
         $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
         $isThere = Turns::isThere($words, $food);
+        if (preg_match('/\b(?:as (?:much|many|little)|enough)(?: of)?(?: the| your)?(?: \w+)?$/u', Phrase::said($words, max($piece->end, $piece->clause->from), $food->from)) === 1) {
+            // "and as much skimmed milk as will make a paste"
+            return $this->bowl->known($food) === null;
+        }
         $isPutIn = $isObject || ($piece->goesOn && Turns::isBare($words, $food, $piece->end)) || preg_match('/(?:^|\s)some$/u', $piece->prefix) === 1
             || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', $piece->behind($food, 3)) === 1;
         // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted

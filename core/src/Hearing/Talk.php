@@ -117,8 +117,20 @@ final class Talk
         $names = array_diff_key(array_filter($large), $small) + self::doers($sentences);
 
         return array_map(static fn (Sentence $one): Sentence => new Sentence($one->text, $one->from, $one->to, $one->words->without(
-            static fn (Mention $mention): bool => $mention->to === $mention->from + 1 && isset($names[$one->words->tokens[$mention->from]->stem])
+            static fn (Mention $mention): bool => $mention->to === $mention->from + 1 && isset($names[$one->words->tokens[$mention->from]->stem]) && ! self::isMeasured($mention, $one->words)
         )), $sentences);
+    }
+
+    /** "80 grams of grated Edam" is cheese, whoever else is called so. */
+    private static function isMeasured(Mention $mention, Words $words): bool
+    {
+        foreach ($words->amounts as $amount) {
+            if ($amount->unit !== 'each' && $amount->to <= $mention->from && $mention->from <= $amount->to + 2) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -322,12 +322,19 @@ final class Clauses
             if (self::JOINTS[$this->tokens[$k]->text] ?? false) {
                 return false;
             }
-            if (isset(self::LINKS[$this->tokens[$k]->text])) {
+            if (isset(self::LINKS[$this->tokens[$k]->text]) && ! $this->isOfAMeasure($k)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** "As much skimmed milk as", "some of the water": words of an amount that nobody told. */
+    private function isOfAMeasure(int $k): bool
+    {
+        return ($this->tokens[$k]->is('as') && ($this->tokens[$k + 1] ?? null)?->is('much', 'many', 'little') === true)
+            || ($this->tokens[$k]->is('of') && ($this->tokens[$k - 1] ?? null)?->is('much', 'many', 'most', 'rest', 'all', 'some', 'lots', 'plenty', 'little') === true);
     }
 
     /** Where the clause of an element begins: behind the last joint before it. What tells of a form before an amount belongs to the food before. */

@@ -318,10 +318,6 @@ final readonly class LineReader
         if ($last === null && preg_match('/\bfor (the|your|a|lining the|coating the) (\w+ )?(tin|pan|tray|mould|mold|sheet|dish|tins|pans|trays|moulds|molds)\b/i', $clean) === 1) {
             return 'greasing';
         }
-        if ($last === null && preg_match('/\bas (needed|required|necessary)\b|\bto (bind|mix|thin)\b/i', $clean) === 1) {
-            return 'taste';
-        }
-
         return $last;
     }
 }
