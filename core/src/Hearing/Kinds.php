@@ -154,7 +154,8 @@ final class Kinds
         }
         foreach ($foods as $one) {
             // "now the egg, there should be one egg"
-            $food = $one->ingredient === $food->ingredient && in_array($one->from, $starts, true) && ! in_array($food->from, $starts, true) ? $one : $food;
+            $isSame = $one->ingredient === $food->ingredient || $this->catalogue->get($one->ingredient)->isKindOf($this->catalogue->get($food->ingredient)) || $words->tokens[$one->to - 1]->stem === $words->tokens[$food->to - 1]->stem;
+            $food = $isSame && in_array($one->from, $starts, true) && ! in_array($food->from, $starts, true) ? $one : $food;
         }
         foreach (array_slice($foods, 1) as $one) {
             $isLonger = str_ends_with(Phrase::said($words, $one->from, $one->to), ' '.Phrase::said($words, $food->from, $food->to));

@@ -289,7 +289,7 @@ final class Listener
         $amounts = Measures::inTheSameUnit($piece->amounts, $words);
         [$amounts, $isGuessed] = Measures::inGrams($amounts, $words, $food, $this->isInGrams, $this->isCountable($food));
         // a number far behind a food counts something else
-        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || Unit::in('metric', $one->unit) !== null));
+        $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || $one->contents !== null || Unit::in('metric', $one->unit) !== null));
         $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
         if ($before === [] && ($tin = Measures::vesselOf($words, $food, $this->bowl->known($food) !== null)) !== null) {
             $before = [$tin];

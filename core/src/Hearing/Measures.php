@@ -173,6 +173,12 @@ final class Measures
     {
         foreach ($amounts as $n => $one) {
             $before = $amounts[$n - 1] ?? null;
+            if ($before !== null && $one->unit === 'each' && $one->size === null && $before->quantity->low < $before->quantity->high && $one->quantity->best >= $before->quantity->low && $one->quantity->best <= $before->quantity->high && preg_match('/\b(?:needed|used|took)$/u', Phrase::said($words, $before->to, $one->from)) === 1) {
+                // "three or four tablespoons, I used four"
+                array_splice($amounts, $n - 1, 2, [new Amount($one->quantity, $before->unit, $before->size, $before->from, $before->to)]);
+
+                return array_values($amounts);
+            }
             if ($before !== null && $one->unit === 'each' && $before->unit !== 'each' && ! $words->tokens[$one->from]->is('a', 'an', 'one')
                 && array_intersect(explode(' ', Phrase::said($words, $before->to, $one->from)), self::CORRECTED) !== []) {
                 $amounts[$n] = new Amount($one->quantity, $before->unit, $before->size, $one->from, $one->to);
@@ -195,6 +201,11 @@ final class Measures
         }
         $isMass = Unit::isMass('metric', $amount->unit);
         $isVague = array_filter($before, static fn (Amount $one): bool => ! in_array($one->unit, Serving::VAGUE, true)) === [];
+
+        if (preg_match('/\b(?:but|only)\b/u', $between) === 1 && preg_match('/\bof (?:those|them|that|it)$/u', $between) !== 1 && $isMass && count($before) === 1 && in_array($before[0]->unit, ['packet', 'each', 'tin'], true)) {
+            // "half a bag of frozen peas but he's only getting sixty grams of those"
+            return true;
+        }
 
         return ($isVague && self::isMeasured([$amount])) || ($isMass && count($before) === 1 && in_array($before[0]->unit, ['each', 'tin'], true) && $before[0]->contents === null);
     }
@@ -222,7 +233,7 @@ final class Measures
 
             return;
         }
-        if ($isMass && $first?->unit === 'each') {
+        if ($isMass && in_array($first?->unit, ['each', 'packet'], true)) {
             $serving->amounts = [new Amount($amount->quantity, $amount->unit, null, 0, 0)];
 
             return;
@@ -335,6 +346,10 @@ final class Measures
             return false;
         }
         if (($words->tokens[$amount->to] ?? null)?->is('before') === true || ($before?->is('like') === true && $amount->unit === 'each' && $words->tokens[$amount->from]->is('a', 'an', 'the'))) {
+            return false;
+        }
+        if ($before?->is('at') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('out', 'in', 'came', 'comes', 'weighed', 'weighs', 'begin', 'start') !== true && Unit::isMass('metric', $amount->unit) && $next?->is('of') !== true && ! $words->tokens[$amount->to - 1]->is('of')) {
+            // "we deposit at one gram"
             return false;
         }
         if ($before?->is('as', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape', 'dog', 'puppy', 'weight') === true)) {

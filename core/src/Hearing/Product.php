@@ -47,6 +47,9 @@ final class Product
             return true;
         }
         $next = $words->tokens[$mention->to] ?? null;
+        if ($mention->ingredient === 'water' && $next?->is('and') === true && ($words->tokens[$mention->to + 1] ?? null)?->is('all') === true) {
+            return true;
+        }
         if (in_array($mention->ingredient, self::SHAPED, true) && ($next?->is(...self::SHAPES) === true || ($next?->is('and') === true && ($words->tokens[$mention->to + 1] ?? null)?->is('all') === true))) {
             return true;
         }

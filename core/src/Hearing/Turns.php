@@ -22,7 +22,7 @@ final class Turns
         .'|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case'
         .'|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?'
         .'|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking'
-        .'|imagine|once upon|for example|filled with|percent off|discount|sponsor(?:s|ed)?|promo|costs?|bucks|dollars|pounds? a (?:bag|box|kilo)'
+        .'|(?:gone|went|going|moved) from|imagine|once upon|for example|filled with|percent off|discount|sponsor(?:s|ed)?|promo|costs?|bucks|dollars|pounds? a (?:bag|box|kilo)'
         .')\b/u';
 
     /** The turn to what is: the last of these is where the telling of this bowl begins again. */
@@ -56,7 +56,7 @@ final class Turns
     ];
 
     /** Behind one of these, and at most six words more, a number of pieces goes in. */
-    private const PLACING = '/\bwith$|\b(?:buy|bought|bind|binds|bound|says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
+    private const PLACING = '/\bwith$|\b(?:buy|bought|bind|binds|bound|says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|mashed|grated|chopped|cracked|peeled|sliced|melted|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
         .'|its|thats|theres|heres|there|is|are|was|were|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u';
 
     /** Whether the words before a food say that it does not go in now. */
@@ -157,7 +157,7 @@ final class Turns
     /** "Actually skip the turmeric", "there is no treacle in these": takes out what was told before. */
     public static function isTakenOut(string $before): bool
     {
-        return preg_match('/\b(?:skip|leave out|leaving out|ditch|forget|ignore|scrap|omit|not using|wouldnt use|dont use|stopped using|there is no|theres no|isnt any)(?: the| any| that| your)?$/u', $before) === 1 && ! self::isNotNow($before);
+        return preg_match('/\b(?:sorry|no|wait|oops|actually)(?: no)? not(?: the)?$/u', $before) === 1 || preg_match('/\b(?:skip|leave out|leaving out|ditch|forget|ignore|scrap|omit|not using|wouldnt use|dont use|stopped using|there is no|theres no|isnt any)(?: the| any| that| your)?$/u', $before) === 1 && ! self::isNotNow($before);
     }
 
     public static function isSelling(string $said): bool

@@ -81,17 +81,20 @@ final class Catalogue
         return Compiled::tables()['forms'][$id][$form] ?? $id;
     }
 
+    private const COOKED = ['cooked' => true, 'boiled' => true, 'steamed' => true, 'poached' => true, 'roasted' => true, 'baked' => true, 'fried' => true, 'mashed' => true, 'tinned' => true];
+
     /**
-     * What a food becomes by each form, the plainest word for it last: "cooked" says less than "boiled".
+     * What a food becomes by each form: how it was cooked first, for a cooked mince is no raw one; "cooked" says less than "boiled".
      *
      * @return array<string, string>
      */
     public static function formsOf(string $id): array
     {
         $forms = Compiled::tables()['forms'][$id] ?? [];
-        $cooked = array_intersect_key($forms, ['cooked' => true]);
+        $cooked = array_intersect_key($forms, self::COOKED);
+        $plain = array_intersect_key($cooked, ['cooked' => true]);
 
-        return array_diff_key($forms, $cooked) + $cooked;
+        return array_diff_key($cooked, $plain) + $plain + array_diff_key($forms, $cooked);
     }
 
     /**
