@@ -96,9 +96,9 @@ final class Aftermath
         if ($food->inGroup('broth-bought') && preg_match('/\b(?:i make mine|make my own|made (?:it |them )?myself|(?:that )?one is mine|home ?made|boiled up)\b/u', $said) === 1) {
             self::prepend($serving, 'homemade');
         }
-        if (preg_match('/\b(tablespoon|teaspoon)s?\b/u', $said, $found) === 1 && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'dollop') {
+        if (preg_match('/\b(tablespoon|teaspoon|soup spoon|big spoon|coffee spoon|tea spoon)s?\b/u', $said, $found) === 1 && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'dollop') {
             // "six spoons, tablespoons you say"
-            $serving->amounts = [new Amount($serving->amounts[0]->quantity, $found[1] === 'tablespoon' ? 'tbsp' : 'tsp', null, 0, 0)];
+            $serving->amounts = [new Amount($serving->amounts[0]->quantity, in_array($found[1], ['tablespoon', 'soup spoon', 'big spoon'], true) ? 'tbsp' : 'tsp', null, 0, 0)];
         }
         if (preg_match('/\b(?:been through|gone through|went through|put through|been in) (?:the|a|my) (?:grinder|blender|mill|processor|food processor)\b|\b(?:those|which|that|them) you grind\b/u', $said) === 1) {
             self::append($serving, 'ground');
@@ -111,8 +111,8 @@ final class Aftermath
         if ($isSame && preg_match(self::DONE, $said, $found) === 1) {
             self::append($serving, self::PAST[end($found)] ?? end($found));
         }
-        if (preg_match($isSame ? '/\b(?:a|nice|good|very) (big|large|small|little|medium) (?:ones?|sized?)\b/u' : '/^(?:a |nice |good |very )*(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && ($serving->amounts[0]->size ?? null) === null && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
-            $serving->amounts = [new Amount($serving->amounts[0]->quantity, 'each', self::SIZES[$found[1]] ?? $found[1], 0, 0)];
+        if (preg_match($isSame ? '/\b(?:a|nice|good|very) (big|large|small|little|medium) (?:ones?|sized?)\b|^(big|large|small|medium)\b/u' : '/^(?:a |nice |good |very )*(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && ($serving->amounts[0]->size ?? null) === null && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
+            $serving->amounts = [new Amount($serving->amounts[0]->quantity, 'each', self::SIZES[end($found)] ?? end($found), 0, 0)];
         }
 
         return true;

@@ -60,13 +60,13 @@ final class Kinds
         $words = $piece->words;
         $plain = Tokenizer::stem(mb_strtolower(trim(Phrase::said($words, $food->from, $food->to))));
         $isKind = Catalogue::isInGroup($food->ingredient, ['category-word']);
-        for ($k = $food->to; $k < min($isKind ? $piece->clause->to : count($words->tokens), $food->to + 8); $k++) {
+        for ($k = $food->to; $k < min(count($words->tokens), $food->to + 8); $k++) {
             $token = $words->tokens[$k];
             if ($token->kind !== Token::WORD || (LineReader::isHarmless($token) && ! $token->is('whole') && ($words->tokens[$k + 1] ?? null)?->is('free') !== true)) {
                 continue;
             }
             $between = Phrase::said($words, $food->to, $k);
-            if (! ($isKind && $k < $food->to + 4) && ! ($words->tokens[$k - 1]->is(',') && $k <= $food->to + 3) && preg_match(self::LEADING, $between) !== 1) {
+            if (! ($isKind && $k < min($piece->clause->to, $food->to + 4)) && ! ($words->tokens[$k - 1]->is(',') && $k <= $food->to + 3) && preg_match(self::LEADING, $between) !== 1) {
                 continue;
             }
             foreach ([2, 1] as $count) {

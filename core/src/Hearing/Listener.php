@@ -231,7 +231,7 @@ final class Listener
     /** The food of a clause when it goes in; null when nothing does. */
     private function piece(Piece $piece): ?Serving
     {
-        if ($piece->first === null || $this->isOfNoBowl($piece)) {
+        if ($piece->first === null || $this->isOfNoBowl($piece) || $this->isDrunk($piece)) {
             return null;
         }
         $foods = $this->kinds->ofNow($piece->words, $piece->foods);
@@ -265,6 +265,15 @@ final class Listener
         }
 
         return $serving;
+    }
+
+    /** "My rolling pin has gone, so it's a bottle of wine": for the baker, not for the bowl. */
+    private function isDrunk(Piece $piece): bool
+    {
+        $food = $piece->foods[0] ?? null;
+
+        return $food !== null && $this->catalogue->get($food->ingredient)->inAny(['caffeine-source', 'alcohol-drink'])
+            && preg_match('/\b(?:rolling pin|drink|drinking|sip|pour (?:me|my|your)self|poured (?:me|my)self|cuppa|grab|having|sitting|while i have)\b/u', Phrase::said($piece->words, 0, count($piece->words->tokens))) === 1;
     }
 
     /** Whether the words before say that it is somebody else's, of another day, or what came out of the oven. */
@@ -346,6 +355,9 @@ final class Listener
         if (preg_match('/\b(?:as (?:much|many|little)|enough)(?: of)?(?: the| your)?(?: \w+)?$/u', Phrase::said($words, max($piece->end, $piece->clause->from), $food->from)) === 1) {
             // "and as much skimmed milk as will make a paste"
             return $this->bowl->known($food) === null;
+        }
+        if (! $isThere && preg_match('/\b(?:need|needs)(?: some| a bit of)?$/u', $piece->prefix) === 1) {
+            return true;
         }
         $isPutIn = $isObject || ($piece->goesOn && Turns::isBare($words, $food, $piece->end)) || preg_match('/(?:^|\s)some$/u', $piece->prefix) === 1
             || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', $piece->behind($food, 3)) === 1;

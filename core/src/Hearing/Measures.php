@@ -335,7 +335,8 @@ final class Measures
             // "six spoons of milk, big spoons"
             return false;
         }
-        if ($next?->is(...self::NO_FOOD) === true) {
+        $behind = $next?->is('the', 'this', 'that', 'your', 'my') === true ? ($words->tokens[$amount->to + 1] ?? null) : $next;
+        if ($behind?->is(...self::NO_FOOD) === true) {
             return false;
         }
         if ($next?->is('per') === true || ($next?->is('a') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('piece', 'ball', 'biscuit', 'treat', 'day', 'week', 'bag', 'hole') === true)) {

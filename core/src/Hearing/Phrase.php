@@ -6,6 +6,7 @@ namespace MildBowl\Core\Hearing;
 
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Language\Token;
+use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Reading\Clause;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Words;
@@ -69,6 +70,18 @@ final class Phrase
         $amounts = array_filter(array_keys($inAmount), static fn (int $at): bool => $at >= $last && $at < $clause->to);
 
         return $amounts === [] ? '' : self::behind($words, max($amounts) + 1, $clause->to);
+    }
+
+    /** The words of form among others, each behind a comma. */
+    public static function formsIn(string $text, string $plain): string
+    {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        $found = '';
+        foreach (preg_split('/[^\p{L}-]+/u', mb_strtolower($text)) ?: [] as $word) {
+            $found .= isset($forms[Tokenizer::stem($word)]) && ! str_contains(mb_strtolower($plain), $word) && ! str_contains($found, $word) ? ", $word" : '';
+        }
+
+        return $found;
     }
 
     /** The forms that stand in a row from a token on, each behind a comma; empty when another word does. */

@@ -47,6 +47,10 @@ final class Product
             return true;
         }
         $next = $words->tokens[$mention->to] ?? null;
+        if ($words->tokens[$mention->to - 1]->is('squash', 'mince') && $next?->is('it', 'them', 'each', 'down', 'flat', 'these', 'those') === true) {
+            // "squash it flat"
+            return true;
+        }
         if ($mention->ingredient === 'water' && $next?->is('and') === true && ($words->tokens[$mention->to + 1] ?? null)?->is('all') === true) {
             return true;
         }

@@ -117,7 +117,7 @@ final readonly class Spoken
     private function line(Serving $serving): string
     {
         $amount = Written::amounts($serving->amounts);
-        foreach ([$serving->words, $serving->plain] as $words) {
+        foreach ([$serving->words, $serving->plain.Phrase::formsIn($serving->words, $serving->plain)] as $words) {
             $text = trim("$amount $words");
             $read = $this->reader->read($text, '')->lines;
             if (count($read) === 1 && $read[0]->food !== null && $read[0]->unread === [] && $read[0]->odd === []) {

@@ -134,7 +134,7 @@ final class Talk
     }
 
     /**
-     * "Bramble has two a day": in a talk without capitals, who weighs, gets or loves something is somebody.
+     * "Bramble has two a day": who weighs, gets or loves something is somebody, also in a talk without capitals.
      *
      * @param  list<Sentence>  $sentences
      * @return array<string, bool>
@@ -143,13 +143,10 @@ final class Talk
     {
         $names = $other = [];
         foreach ($sentences as $sentence) {
-            if (preg_match('/\p{Lu}\p{Ll}/u', $sentence->text) === 1) {
-                return [];
-            }
             $words = $sentence->words;
             foreach ($words->mentions as $mention) {
                 $stem = $words->tokens[$mention->from]->stem;
-                if ($mention->to === $mention->from + 1 && ($words->tokens[$mention->to] ?? null)?->is('has', 'gets', 'weighs', 'loves', 'likes', 'eats', 'says', 'hates', 'wants', 'knows') === true) {
+                if ($mention->to === $mention->from + 1 && ($words->tokens[$mention->from - 1] ?? null)?->is('the', 'your', 'of', 'some', 'my', 'that', 'this') !== true && ($words->tokens[$mention->to] ?? null)?->is('has', 'gets', 'weighs', 'loves', 'likes', 'eats', 'says', 'hates', 'wants', 'knows') === true) {
                     $names[$stem] = true;
                 }
                 foreach ($words->amounts as $amount) {

@@ -81,7 +81,7 @@ final class Catalogue
         return Compiled::tables()['forms'][$id][$form] ?? $id;
     }
 
-    private const COOKED = ['cooked' => true, 'boiled' => true, 'steamed' => true, 'poached' => true, 'roasted' => true, 'baked' => true, 'fried' => true, 'mashed' => true, 'tinned' => true];
+    private const COOKED = ['cooked' => true, 'boiled' => true, 'steamed' => true, 'poached' => true, 'roasted' => true, 'baked' => true, 'fried' => true, 'mashed' => true];
 
     /**
      * What a food becomes by each form: how it was cooked first, for a cooked mince is no raw one; "cooked" says less than "boiled".
