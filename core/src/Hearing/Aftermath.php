@@ -21,7 +21,7 @@ final class Aftermath
 
     private const POURED_OFF = '/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u';
 
-    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b|\b(?:i|we) (bake|boil|roast|steam|poach|cook) (?:mine|ours)\b/u';
+    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b|\b(?:and|then) (boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them)\b|\b(?:i|we) (bake|boil|roast|steam|poach|cook) (?:mine|ours)\b/u';
 
     private const PAST = ['bake' => 'baked', 'boil' => 'boiled', 'roast' => 'roasted', 'steam' => 'steamed', 'poach' => 'poached', 'cook' => 'cooked'];
 
@@ -100,8 +100,11 @@ final class Aftermath
             // "six spoons, tablespoons you say"
             $serving->amounts = [new Amount($serving->amounts[0]->quantity, in_array($found[1], ['tablespoon', 'soup spoon', 'big spoon'], true) ? 'tbsp' : 'tsp', null, 0, 0)];
         }
-        if (preg_match('/\b(?:been through|gone through|went through|put through|been in) (?:the|a|my) (?:grinder|blender|mill|processor|food processor)\b|\b(?:those|which|that|them) you grind\b/u', $said) === 1) {
+        if (preg_match('/\b(?:been through|gone through|went through|put through|ran through|run through|been in) (?:the|a|my) (?:grinder|blender|mill|processor|food processor)\b|\b(?:those|which|that|them) you grind\b/u', $said) === 1) {
             self::append($serving, 'ground');
+        }
+        if (preg_match('/\b(?:leftover|left over|from (?:dinner|lunch|supper|last night|yesterday))\b/u', $said) === 1 && Catalogue::inForm($food->id, 'cooked') !== $food->id) {
+            self::append($serving, 'cooked');
         }
         if (preg_match(self::UNDRAINED, $said) === 1) {
             self::append($serving, 'undrained');

@@ -155,7 +155,8 @@ final class Kinds
         foreach ($foods as $one) {
             // "now the egg, there should be one egg"
             $isSame = $one->ingredient === $food->ingredient || $this->catalogue->get($one->ingredient)->isKindOf($this->catalogue->get($food->ingredient)) || $words->tokens[$one->to - 1]->stem === $words->tokens[$food->to - 1]->stem;
-            $food = $isSame && in_array($one->from, $starts, true) && ! in_array($food->from, $starts, true) ? $one : $food;
+            $isMeasured = static fn (Mention $mention): bool => array_intersect([$mention->from, $mention->from - 1, $mention->from - 2], $starts) !== [];
+            $food = $isSame && $isMeasured($one) && ! $isMeasured($food) ? $one : $food;
         }
         foreach (array_slice($foods, 1) as $one) {
             $isLonger = str_ends_with(Phrase::said($words, $one->from, $one->to), ' '.Phrase::said($words, $food->from, $food->to));

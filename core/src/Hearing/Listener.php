@@ -131,7 +131,7 @@ final class Listener
             if ($serving !== null) {
                 $this->told($words, $last, $heldFrom, (int) $piece->first);
                 Aftermath::before($piece->prefix, $serving);
-                $heldFrom = $piece->foods === [] ? (int) $piece->first : $piece->foods[0]->to;
+                $heldFrom = $piece->foods === [] ? $piece->end : $piece->foods[0]->to;
                 $last = $serving;
                 $taken[] = $serving;
                 $this->used[$n] = true;
@@ -262,6 +262,7 @@ final class Listener
         }
         foreach ($after as $one) {
             Measures::again($serving, $one, Phrase::said($piece->words, $food->to, $one->from), $piece->words);
+            $serving->words .= Phrase::formsIn(Phrase::behind($piece->words, $one->to, count($piece->words->tokens)), $serving->words);
         }
 
         return $serving;
@@ -429,7 +430,7 @@ final class Listener
     private function ofTopic(Piece $piece): ?Serving
     {
         $topic = $this->topic;
-        if ($topic === null || $piece->n - $this->topicAt > self::REACH || preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to + 1)) === 1) {
+        if ($topic === null || $piece->n - $this->topicAt > self::REACH || ! Measures::isSummedUp($piece->prefix) && preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to + 1)) === 1) {
             return null;
         }
         $amounts = Measures::inTheUnitOf($topic, Measures::notThick($topic, $piece->amounts, $piece->words), $piece->prefix, $piece->words);

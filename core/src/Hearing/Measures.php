@@ -23,7 +23,7 @@ final class Measures
     private const SAID_AGAIN = '/\b(?:thats (?:about|around|roughly|a|an|what)|which is|thats|or about|about the same|comes to about|i weigh it)\s*$/u';
 
     /** What was put in so far is summed up. */
-    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
+    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
 
     /** Counted, and no food. */
     private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people', 'mixture', 'dough', 'batter', 'mix'];
@@ -216,6 +216,13 @@ final class Measures
         $first = count($serving->amounts) === 1 ? $serving->amounts[0] : null;
         $isMass = Unit::isMass('metric', $amount->unit);
         $isEach = ($words->tokens[$amount->to] ?? null)?->is('each', 'apiece') === true;
+        if ($isMass && $first?->unit === 'tin' && $first->contents === null && abs($first->quantity->best - 1.0) > 1e-6 && ! $isEach && preg_match('/\b(?:thats|its|comes to)(?: about| around)?$/u', $between) === 1) {
+            // "half a tin of pumpkin, so that's about 200 grams"
+            $serving->words .= preg_match('/\b(?:tinned|canned)\b/u', $serving->words) === 1 ? '' : ', tinned';
+            $serving->amounts = [new Amount($amount->quantity, $amount->unit, null, 0, 0)];
+
+            return;
+        }
         if ($isMass && $first?->unit === 'tin' && $first->contents === null) {
             $drained = ($words->tokens[$amount->to] ?? null)?->is('drained') === true ? Amount::DRAINED : null;
             $serving->amounts = [new Amount($first->quantity, 'tin', null, 0, 0, new Amount($amount->quantity, $amount->unit, $drained, 0, 0))];
@@ -302,6 +309,11 @@ final class Measures
         $opens = $words->tokens[$amount->from - 1] ?? null;
 
         return ($words->tokens[$amount->from] ?? null)?->is(...self::MORE) === true || ($opens !== null && in_array($opens->text, self::MORE, true)) || preg_match('/\b(?:another|more|extra)\b/u', $prefix) === 1;
+    }
+
+    public static function isSummedUp(string $prefix): bool
+    {
+        return preg_match(self::SUMMED_UP, $prefix) === 1;
     }
 
     /** A weight of many kilos or pounds behind a food that has its amount is a dog's. */

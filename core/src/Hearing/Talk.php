@@ -150,7 +150,7 @@ final class Talk
                     $names[$stem] = true;
                 }
                 foreach ($words->amounts as $amount) {
-                    $other[$stem] = isset($other[$stem]) || $amount->to === $mention->from;
+                    $other[$stem] = ($other[$stem] ?? false) || $amount->to === $mention->from;
                 }
             }
         }

@@ -36,7 +36,7 @@ final class Turns
     private const GOODBYE = '/\b(?:see you (?:next|in the|soon|on|again)|next (?:week|video|time|month|episode) (?:we|i|ill|well|its))\b/u';
 
     /** What goods hold that are only spoken of: "because the cubes have onion in them", "made from bones and water". */
-    private const HOLDING = '/\b(?:(?:that|it|they|which|those|these|some|most|many|cubes?|brands?|tins?|jars?|ones?|stuff|pips?|seeds?|stones?) (?:\w+ ){0,2}(?:has|have|had|contains?|hides?|holds?|comes? with)|(?:made|is made|are made) (?:from|of|with|out of)|full of|packed with|loaded with|nothing but|just has|only has)(?: \w+){0,3}$/u';
+    private const HOLDING = '/\b(?:(?:that|it|they|which|those|these|some|most|many|cubes?|brands?|tins?|jars?|ones?|stuff|pips?|seeds?|stones?) (?:\w+ ){0,2}(?:has|have|had|contains?|hides?|holds?|comes? with)|(?:made|is made|are made) (?:from|of|with|out of)|nothing in (?:the |it |there )?(?:\w+ )?but|full of|packed with|loaded with|nothing but|just has|only has)(?: \w+){0,3}$/u';
 
     /** What follows goes into every bowl again, after what was only for others. */
     private const ON_AGAIN = ['then', 'next', 'now', 'after'];

@@ -92,7 +92,8 @@ final class Catalogue
     {
         $forms = Compiled::tables()['forms'][$id] ?? [];
         $cooked = array_intersect_key($forms, self::COOKED);
-        $plain = array_intersect_key($cooked, ['cooked' => true]);
+        $plain = array_intersect_key(['mashed' => '', 'cooked' => ''], $cooked);
+        $plain = array_replace($plain, array_intersect_key($cooked, $plain));
 
         return array_diff_key($cooked, $plain) + $plain + array_diff_key($forms, $cooked);
     }

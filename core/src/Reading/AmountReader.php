@@ -78,7 +78,25 @@ final class AmountReader
             $i = max($i + 1, $amount->to);
         }
 
-        return $amounts;
+        return array_map(fn (Amount $one): Amount => $this->heapedBehind($one), $amounts);
+    }
+
+    /** "1 tbsp of peanut butter, heaped": said behind it, the spoon is as full. */
+    private function heapedBehind(Amount $amount): Amount
+    {
+        if (! in_array($amount->unit, ['tsp', 'tbsp', 'cup', 'dessertspoon'], true)) {
+            return $amount;
+        }
+        for ($k = $amount->to; $k < $amount->to + 7 && isset($this->tokens[$k]) && $this->tokens[$k]->kind !== Token::NUMBER; $k++) {
+            if ($this->tokens[$k]->is('heaped', 'heaping')) {
+                $next = $this->tokens[$k + 1] ?? null;
+
+                return $next !== null && ($next->kind === Token::WORD && ! $next->is('and', 'or', 'not', 'please', 'ones', 'it')) ? $amount
+                    : new Amount($amount->quantity->times(1.25), $amount->unit, $amount->size, $amount->from, $amount->to, $amount->contents, $amount->each);
+            }
+        }
+
+        return $amount;
     }
 
     /** "1 loaf tin", "2 baking sheets": what is counted is named by a set phrase that is no food. */
