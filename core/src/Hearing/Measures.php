@@ -177,7 +177,7 @@ final class Measures
                 // "three or four tablespoons, I used four"
                 array_splice($amounts, $n - 1, 2, [new Amount($one->quantity, $before->unit, $before->size, $before->from, $before->to)]);
 
-                return array_values($amounts);
+                return $amounts;
             }
             if ($before !== null && $one->unit === 'each' && $before->unit !== 'each' && ! $words->tokens[$one->from]->is('a', 'an', 'one')
                 && array_intersect(explode(' ', Phrase::said($words, $before->to, $one->from)), self::CORRECTED) !== []) {
