@@ -75,6 +75,23 @@ final class Bowl
         return false;
     }
 
+    /** The same serving as another sort of its food. */
+    public function rename(Serving $serving, string $id, string $name): Serving
+    {
+        $renamed = new Serving($id, $name, $name, $serving->at);
+        $renamed->amounts = $serving->amounts;
+        $renamed->spans = $serving->spans;
+        $renamed->earlier = $serving->earlier;
+        $renamed->isSure = $serving->isSure;
+        $servings = [];
+        foreach ($this->servings as $food => $one) {
+            $servings[$one === $serving ? $id : $food] = $one === $serving ? $renamed : $one;
+        }
+        $this->servings = $servings;
+
+        return $renamed;
+    }
+
     public function without(string $food): void
     {
         unset($this->servings[$food]);

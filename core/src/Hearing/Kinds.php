@@ -54,6 +54,22 @@ final class Kinds
         return $food->as($id);
     }
 
+    /**
+     * "That's the wholemeal one.": which sort the last food is.
+     *
+     * @return ?array{string, string} its id, and how it is written
+     */
+    public function sortOf(string $said, Serving $last): ?array
+    {
+        if ($last->food === '' || preg_match('/^(?:and |so )?(?:thats|its|i use|i mean|this is) (?:the |a |just )?(\p{L}+(?: \p{L}+)?)(?: (?:one|kind|sort|stuff|type))?$/u', $said, $found) !== 1) {
+            return null;
+        }
+        $name = "$found[1] ".mb_strtolower($last->plain);
+        $id = $this->catalogue->lexicon->idOf($name);
+
+        return $id === null || $id === $last->food ? null : [$id, $name];
+    }
+
     /** The food that a mention and a word beside it name; null when the mention stands for itself. */
     public function of(Piece $piece, Mention $food): ?Mention
     {

@@ -178,6 +178,12 @@ final class Listener
     /** What a sentence that put nothing in says of the last food. */
     private function afterwards(Words $words, string $said, int $n): void
     {
+        $sort = $this->topic !== null && $n - $this->topicAt <= self::REACH ? $this->kinds->sortOf($said, $this->topic) : null;
+        if ($this->topic !== null && $sort !== null) {
+            $this->topic = $this->bowl->rename($this->topic, ...$sort);
+
+            return;
+        }
         $last = $n - $this->topicAt <= 1 ? $this->topic : null;
         if ($last === null || ($words->amounts !== [] && Aftermath::isTakenBack($said) && ! Aftermath::isJokeBefore($said))) {
             return;
@@ -212,6 +218,12 @@ final class Listener
         $isNew = $this->bowl->known($foods[0]) === null;
         $serving = $this->take($piece, $this->kinds->of($piece, $foods[0]) ?? $foods[0], [], null);
         $serving->isOnlyNamed = $isNew;
+        $isOne = preg_match('/^(?:and |so |okay |right )*(?:now|then|next|in goes) (?:\w+ )?(?:the|our|an|your|my)\b/u', Phrase::said($words, 0, $foods[0]->from)) === 1;
+        if ($isNew && $isOne && $this->isCountable($foods[0]) && ! str_ends_with($words->tokens[$foods[0]->to - 1]->text, 's')) {
+            // "now the egg"
+            $serving->amounts = [new Amount(Range::exact(1), 'each', null, 0, 0)];
+            $serving->isSure = $serving->isOnlyNamed = false;
+        }
 
         return true;
     }
@@ -430,7 +442,7 @@ final class Listener
     private function ofTopic(Piece $piece): ?Serving
     {
         $topic = $this->topic;
-        if ($topic === null || $piece->n - $this->topicAt > self::REACH || ! Measures::isSummedUp($piece->prefix) && preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to + 1)) === 1) {
+        if ($topic === null || $piece->n - $this->topicAt > self::REACH || ! Measures::isSummedUp(Phrase::said($piece->words, $piece->end, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->from)) && preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to + 1)) === 1) {
             return null;
         }
         $amounts = Measures::inTheUnitOf($topic, Measures::notThick($topic, $piece->amounts, $piece->words), $piece->prefix, $piece->words);

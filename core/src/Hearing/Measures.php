@@ -23,7 +23,7 @@ final class Measures
     private const SAID_AGAIN = '/\b(?:thats (?:about|around|roughly|a|an|what)|which is|thats|or about|about the same|comes to about|i weigh it)\s*$/u';
 
     /** What was put in so far is summed up. */
-    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
+    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at| them| it)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
 
     /** Counted, and no food. */
     private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people', 'mixture', 'dough', 'batter', 'mix'];
@@ -95,6 +95,9 @@ final class Measures
         if (! $isSummed && ! $serving->isVague() && ! $serving->isAsMuchAs($first)) {
             $serving->earlier[] = Written::amounts($before);
             $serving->isSure = false;
+        }
+        if ($before[0]->unit === 'tin' && Unit::isMass('metric', $first->unit) && preg_match('/\b(?:tinned|canned)\b/u', $serving->words) !== 1) {
+            $serving->words .= ', tinned';
         }
         $serving->amounts = [];
         foreach ($amounts as $one) {

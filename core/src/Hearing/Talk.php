@@ -35,7 +35,18 @@ final class Talk
     {
         $content = (string) preg_replace('/(?<=[\p{L}\d)] )n(?= [\p{L}\d])/u', '&', $content);
 
+        $content = self::withoutSpeakers($content);
+
         return (string) preg_replace_callback(self::PASSED_OVER, static fn (array $found): string => str_repeat(' ', mb_strlen($found[0])), $content);
+    }
+
+    /** "Mum: …", "Kid: …": who speaks, where the same one does twice. */
+    private static function withoutSpeakers(string $content): string
+    {
+        preg_match_all('/^\h*(\p{Lu}[\p{L}.\' -]{0,20}):/mu', $content, $found);
+        $twice = array_keys(array_filter(array_count_values($found[1]), static fn (int $count): bool => $count > 1));
+
+        return $twice === [] ? $content : (string) preg_replace_callback('/^\h*(?:'.implode('|', array_map(static fn (string $one): string => preg_quote($one, '/'), $twice)).'):/mu', static fn (array $who): string => str_repeat(' ', mb_strlen($who[0])), $content);
     }
 
     /**
