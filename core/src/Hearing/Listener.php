@@ -4,21 +4,17 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Hearing;
 
-use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Alignment;
-use MildBowl\Core\Language\Token;
 use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Measuring\PieceWeight;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Clauses;
-use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Objects;
 use MildBowl\Core\Reading\Words;
-use MildBowl\Core\Screening\Rule;
 use MildBowl\Core\Values\Range;
 
 /**
@@ -30,9 +26,6 @@ final class Listener
     /** Sentences after which an amount without a food is still of the last one. */
     private const REACH = 4;
 
-    /** Of the never list, what people speak of and mean no food: a cup of tea, a beer, playdough. */
-    private const CHATTED = ['caffeine-source', 'alcohol-drink', 'salt-dough-itself'];
-
     /** An amount behind these is of a dog, or of what comes out. */
     private const NOT_OF_TOPIC = '/\b(?:slices?|sliced|thin|thick|deep|roll|rolled|cut|long|wide|bake[ds]?|dry|dried|oven|minutes?|hours?|weighs?|weighed in|dogs?|pupp(?:y|ies)|feed|mould|mold|holes?|balls?|biscuits?|treats?|pieces?|my two|a day)\b/u';
 
@@ -40,8 +33,7 @@ final class Listener
 
     private readonly Kinds $kinds;
 
-    /** @var array<string, array{Words, list<array{int, int}>, string}> foods warned of: how, where, and the words */
-    private array $warned = [];
+    private readonly Warnings $warnings;
 
     /** @var array<int, true> sentences of which something was used */
     private array $used = [];
@@ -60,6 +52,7 @@ final class Listener
     {
         $this->bowl = new Bowl($catalogue);
         $this->kinds = new Kinds($catalogue);
+        $this->warnings = new Warnings($catalogue);
     }
 
     /**
@@ -90,16 +83,16 @@ final class Listener
         }
         $this->bowl->clear();
         foreach ($sentences as $sentence) {
-            $this->warnOfNever($sentence);
+            $this->warnings->ofNever($sentence);
         }
 
-        return new Heard(array_values($this->bowl->servings), array_filter($this->warned, fn (string $id): bool => ! $this->bowl->holdsSortOf($id), ARRAY_FILTER_USE_KEY), $this->used);
+        return new Heard(array_values($this->bowl->servings), $this->warnings->without($this->bowl), $this->used);
     }
 
     private function sentence(Sentence $sentence, int $n): void
     {
         $words = $sentence->words;
-        $this->warn($sentence);
+        $this->warnings->hear($sentence);
         $asksFrom = $sentence->isQuestion() ? Turns::asksFrom($words) : PHP_INT_MAX;
         if ($asksFrom === 0 || $words->tokens === []) {
             return;
@@ -248,7 +241,7 @@ final class Listener
         }
         $foods = $this->kinds->ofNow($piece->words, $piece->foods);
         if ($foods === []) {
-            return $this->nameless($piece) ?? $this->namelessBefore($piece) ?? $this->ofTopic($piece);
+            return $this->nameless($piece) ?? $this->ofTopic($piece);
         }
         $food = $this->kinds->best($piece->words, $foods);
         [$amounts, $after, $isGuessed] = $this->amountsOf($piece, $food);
@@ -355,7 +348,7 @@ final class Listener
     /** Whether a food without an amount goes in; one that was told before is spoken of again. */
     private function goesInUncounted(Piece $piece, Mention $food): bool
     {
-        if (isset($this->warned[$food->ingredient])) {
+        if ($this->warnings->isOf($food->ingredient)) {
             return false;
         }
         $words = $piece->words;
@@ -392,47 +385,13 @@ final class Listener
     /** A measured word that nobody knows: a line of its own, to be asked about. */
     private function nameless(Piece $piece): ?Serving
     {
-        $words = $piece->words;
-        $forms = Compiled::tables()['formWords']['phrases'];
-        foreach (Turns::isPlaced($words, (int) $piece->first, $piece->prefix) ? $piece->amounts : [] as $amount) {
-            if (Unit::in('metric', $amount->unit) === null) {
-                continue;
-            }
-            for ($k = $amount->to; $k < $piece->clause->to && $words->tokens[$k]->kind === Token::WORD; $k++) {
-                $token = $words->tokens[$k];
-                if (LineReader::isHarmless($token) && ! isset($forms[$token->stem]) && ! $token->is('of')) {
-                    break;
-                }
-                if (! LineReader::isHarmless($token)) {
-                    $serving = $this->bowl->servings["? $token->text"] ??= new Serving('', $token->raw, $token->raw, $piece->n);
-                    $serving->isSure = false;
-                    Measures::settle($serving, [$amount], '', $words, null, false);
-                    $serving->spans[] = [$piece->sentence->from, $piece->sentence->to];
-
-                    return $serving;
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /** "Fresh okara, one hundred grams.": a word that nobody knows, measured behind it. */
-    private function namelessBefore(Piece $piece): ?Serving
-    {
-        $words = $piece->words;
-        $amount = $piece->amounts[0] ?? null;
-        if ($amount === null || $piece->clause->from !== 0 || $amount->from > 5 || $amount->from < 2 || Unit::in('metric', $amount->unit) === null || ! $words->tokens[$amount->from - 1]->is(',', ':')) {
+        [$name, $amount] = Nameless::of($piece) ?? Nameless::before($piece) ?? [null, null];
+        if ($name === null || $amount === null) {
             return null;
         }
-        $unknown = array_filter(array_slice($words->tokens, 0, $amount->from - 1), static fn (Token $token): bool => $token->kind === Token::WORD && ! LineReader::isHarmless($token));
-        if (count($unknown) !== 1) {
-            return null;
-        }
-        $name = Phrase::said($words, 0, $amount->from - 1);
         $serving = $this->bowl->servings["? $name"] ??= new Serving('', $name, $name, $piece->n);
         $serving->isSure = false;
-        Measures::settle($serving, [$amount], '', $words, null, false);
+        Measures::settle($serving, [$amount], '', $piece->words, null, false);
         $serving->spans[] = [$piece->sentence->from, $piece->sentence->to];
 
         return $serving;
@@ -503,30 +462,6 @@ final class Listener
         $this->topicAt = $piece->n;
 
         return $serving;
-    }
-
-    private function warn(Sentence $sentence): void
-    {
-        $words = $sentence->words;
-        foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
-            if (preg_match('/\b(?:if|unless|in case|when) (?:you|u|we) (?:do not|dont|cant|cannot|havent) (?:\w+ ){0,2}(?:any )?$/u', Phrase::said($words, 0, $mention->from).' ') === 1) {
-                // "if you do not have pumpkin" warns of nothing
-                continue;
-            }
-            $this->warned[$mention->ingredient] ??= [$words, [], $sentence->text];
-            $this->warned[$mention->ingredient][1][] = [$sentence->from, $sentence->to];
-        }
-    }
-
-    /** What is on the never list and was spoken of, and does not go in, was warned of, or told of others. */
-    private function warnOfNever(Sentence $sentence): void
-    {
-        foreach ($sentence->words->mentions as $mention) {
-            $food = $this->catalogue->get($mention->ingredient);
-            if (! $mention->ambiguous && ! $food->inAny(self::CHATTED) && ! Product::isVessel($mention, $sentence->words) && Rule::forbid($food)) {
-                $this->warned[$mention->ingredient] ??= [$sentence->words, [[$sentence->from, $sentence->to]], $sentence->text];
-            }
-        }
     }
 
     /** Whether a food comes in pieces that somebody weighed. */
