@@ -61,7 +61,9 @@ final class MentionFinder
             $end = $to;
         }
 
-        return [self::related(self::shared($tokens, self::compounds($mentions, $tokens), $phrases), $tokens), $taken];
+        $mentions = Bracketed::join($tokens, self::compounds($mentions, $tokens), $phrases, $taken);
+
+        return [self::related(self::shared($tokens, $mentions, $phrases), $tokens), $taken];
     }
 
     /**

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Reading;
+
+use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Language\Token;
+
+/** "Oil 1 tbsp (rapeseed)", "milk 100 ml (oat)": what stands in brackets behind a food, or behind its amount, tells which one it is. */
+final class Bracketed
+{
+    /** Words in brackets that name a sort. */
+    private const MOST_WORDS = 2;
+
+    /**
+     * @param  list<Token>  $tokens
+     * @param  list<Mention>  $mentions
+     * @param  array<string, array{string, int}>  $phrases
+     * @param  array<int, bool>  $taken  tokens that belong to names; those in the brackets come to it
+     * @return list<Mention>
+     */
+    public static function join(array $tokens, array $mentions, array $phrases, array &$taken): array
+    {
+        foreach ($mentions as $m => $mention) {
+            $open = self::opening($tokens, $mention->to);
+            if ($open === null || $mention->within) {
+                continue;
+            }
+            $inner = [];
+            for ($k = $open + 1; isset($tokens[$k]) && ! $tokens[$k]->is(')', ']'); $k++) {
+                $inner[] = $tokens[$k];
+            }
+            if ($inner === [] || count($inner) > self::MOST_WORDS || ! isset($tokens[$k]) || array_filter($inner, static fn (Token $token): bool => $token->kind !== Token::WORD) !== []) {
+                continue;
+            }
+            $stems = array_map(static fn (Token $token): string => $token->stem, [...$inner, ...array_slice($tokens, $mention->from, $mention->to - $mention->from)]);
+            $named = $phrases[implode(' ', $stems)][0] ?? '';
+            if ($named === '') {
+                continue;
+            }
+            $mentions[$m] = $mention->as($named);
+            for ($i = $open + 1; $i < $k; $i++) {
+                $taken[$i] = true;
+            }
+            $mentions = array_filter($mentions, static fn (Mention $one): bool => $one->from <= $open || $one->to > $k);
+        }
+
+        return array_values($mentions);
+    }
+
+    /**
+     * The bracket behind a food, with nothing but its amount between.
+     *
+     * @param  list<Token>  $tokens
+     */
+    private static function opening(array $tokens, int $from): ?int
+    {
+        for ($k = $from; $k < $from + 4 && isset($tokens[$k]); $k++) {
+            if ($tokens[$k]->is('(', '[')) {
+                return $k;
+            }
+            if ($tokens[$k]->kind !== Token::NUMBER && ! ($tokens[$k]->kind === Token::WORD && Unit::isNamed($tokens[$k]->stem))) {
+                return null;
+            }
+        }
+
+        return null;
+    }
+}
