@@ -74,7 +74,7 @@ final class Baking
             $rested = $rested || preg_match('/\b(?:unbaked|fridge|chill|sets?)\b/u', $said) === 1;
         }
         $heard->texture = match (true) {
-            $heard->celsius !== null && $heard->celsius <= 95 => 'jerky',
+            $heard->celsius !== null && $heard->celsius <= 95 && ($heard->minutes === null || $heard->minutes->high >= 60) => 'jerky',
             $heard->celsius !== null || $heard->minutes !== null => null,
             $froze => 'frozen',
             $rested => 'none',
