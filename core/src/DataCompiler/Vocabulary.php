@@ -50,7 +50,7 @@ final class Vocabulary
 
     public const FORMS = [
         'mashed', 'pureed', 'grated', 'sliced', 'chopped', 'ground', 'powder', 'cooked', 'boiled', 'raw', 'dried', 'tinned', 'drained', 'undrained',
-        'frozen', 'melted', 'beaten', 'hulled', 'pitted', 'unpitted', 'cored', 'peeled', 'unpeeled', 'salted', 'unsalted', 'sweetened', 'unsweetened',
+        'frozen', 'melted', 'beaten', 'hulled', 'pitted', 'unpitted', 'cored', 'peeled', 'unpeeled', 'salted', 'unsalted', 'low-salt', 'sweetened', 'unsweetened',
         'plain', 'homemade', 'smoked', 'cured', 'lean', 'low-fat', 'skimmed', 'lactose-free', 'flavoured', 'whole', 'crunchy', 'green', 'sprouted',
         'unripe', 'bitter', 'black', 'white', 'milk', 'candied', 'mouldy', 'packed', 'dry', 'freeze-dried', 'condensed', 'evaporated', 'concentrated', 'pickled', 'marinated',
         'seasoned', 'syrup', 'breaded', 'stuffed', 'creamed', 'buttered', 'fried', 'in-oil', 'with-skin', 'fat-low', 'fat-mid', 'fat-high', 'full-fat', 'boned', 'oil', 'flour', 'liver',

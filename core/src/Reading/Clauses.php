@@ -128,6 +128,10 @@ final class Clauses
         if ($food === null || ($amount->from <= $food->from && $food->to <= $amount->to)) {
             return false;
         }
+        if ($this->tokens[$amount->from]->is('a', 'an', 'the') && ($this->tokens[$amount->from - 1] ?? null)?->is('from', 'like') === true) {
+            // "breadcrumbs from a wholemeal loaf"
+            return false;
+        }
         $isWithin = $this->depth[$amount->from] > $this->depth[$food->from];
         if ($next !== null && ! ($isWithin && $this->depth[$next->from] < $this->depth[$amount->from]) && ! $this->isJoined($end, $next->from)) {
             return ! $next->alternative || ($this->tokens[$amount->from - 1] ?? null)?->is('or', '/') !== true;

@@ -35,7 +35,7 @@ it('refuses what cannot be said of a part, with the place', function (array $par
     }
 })->with([
     'keeps more than it holds' => [[['section' => 'For the frosting', 'keeps' => ['grams' => 900]]], '/recipe/parts/0/keeps/grams', 'It keeps 900 g, but holds'],
-    'a little more than it holds' => [[['section' => 'For the frosting', 'keeps' => ['grams' => 260.6]]], '/recipe/parts/0/keeps/grams', 'It keeps 261 g, but holds 256 g: say at most that.'],
+    'a little more than it holds' => [[['section' => 'For the frosting', 'keeps' => ['grams' => 260.6]]], '/recipe/parts/0/keeps/grams', 'It keeps 261 g, but holds 260 g: say at most that.'],
     'two bodies' => [[['section' => 'For the cake', 'role' => 'body'], ['section' => 'For the frosting', 'role' => 'body']], '/recipe/parts/1/role', 'Two parts are the body'],
     'no body' => [[['section' => 'For the cake', 'role' => 'topping'], ['section' => 'For the frosting', 'role' => 'frosting'], ['section' => 'Broth', 'role' => 'topping']], '/recipe/parts/0/role', 'No part is the body'],
     'a share over the whole' => [[['section' => 'For the frosting', 'gramsPerPiece' => 90]], '/recipe/parts/0/gramsPerPiece', 'more than the'],
