@@ -210,7 +210,7 @@ final class Listener
         $piece = new Piece($sentence, Clauses::of($words, $this->catalogue)[0], Objects::of($words->tokens, $words->mentions, $words->taken), 0, false, false, 0, $n);
         $isNew = $this->bowl->known($foods[0]) === null;
         $serving = $this->take($piece, $this->kinds->of($piece, $foods[0]) ?? $foods[0], [], null);
-        $serving->isOnlyNamed = $isNew;
+        $serving->isOnlyNamed = $serving->isOnlyNamed || $isNew;
         $isOne = preg_match('/^(?:and |so |okay |right )*(?:now|then|next|in goes) (?:\w+ )?(?:the|our|an|your|my)\b/u', Phrase::said($words, 0, $foods[0]->from)) === 1;
         if ($isNew && $isOne && $this->isCountable($foods[0]) && ! str_ends_with($words->tokens[$foods[0]->to - 1]->text, 's')) {
             // "now the egg"

@@ -34,7 +34,7 @@ final readonly class Weigher
     {
         $ingredient = $line->food;
         $grams = null;
-        $sums = false;
+        $sums = $isCounted = false;
         $previous = null;
         foreach ($line->amounts as $amount) {
             $mass = $ingredient === null ? $this->massOnly($amount) : $this->one($amount, $ingredient, $line);
@@ -45,14 +45,20 @@ final readonly class Weigher
             }
             if ($previous === null) {
                 $grams = $mass;
-            } elseif ($this->adds($previous, $amount, $line)) {
+                $isCounted = true;
+            } elseif ($this->adds($previous, $amount, $line) && ($isCounted || $grams === null)) {
                 $grams = $grams === null ? $mass : $grams->plus($mass);
-                $sums = true;
+                $sums = $isCounted = true;
             } elseif (! $sums && $this->isMass($amount) && ! $this->isMass($previous)) {
                 // "1 cup (120 g)": the weighed figure is the better one
                 $grams = $mass;
+                $isCounted = true;
             } elseif ($grams === null) {
                 $grams = $mass;
+                $isCounted = true;
+            } else {
+                // "3 carrots (1 grated and 2 sliced)": parts of what is counted already
+                $isCounted = false;
             }
             $previous = $amount;
         }
@@ -87,7 +93,8 @@ final readonly class Weigher
     {
         $joint = $line->keys[$amount->from - 1] ?? '';
 
-        return $amount->from - $previous->to <= 1 && (in_array($joint, ['+', 'plus', 'and', '&'], true) || $amount->from === $previous->to);
+        // "1 cup oats, plus 2 tbsp more": the food may stand between
+        return in_array($joint, ['+', 'plus', 'and', '&'], true) || $amount->from === $previous->to;
     }
 
     private function isMass(Amount $amount): bool

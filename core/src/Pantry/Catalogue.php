@@ -84,7 +84,7 @@ final class Catalogue
     private const COOKED = ['cooked' => true, 'boiled' => true, 'steamed' => true, 'poached' => true, 'roasted' => true, 'baked' => true, 'fried' => true, 'mashed' => true];
 
     /**
-     * What a food becomes by each form: how it was cooked first, for a cooked mince is no raw one; "cooked" says less than "boiled".
+     * What a food becomes by each form: how it was cooked first, for a cooked mince is no raw one; "cooked" says less than "boiled", "mashed" least.
      *
      * @return array<string, string>
      */
@@ -92,7 +92,7 @@ final class Catalogue
     {
         $forms = Compiled::tables()['forms'][$id] ?? [];
         $cooked = array_intersect_key($forms, self::COOKED);
-        $plain = array_intersect_key(['mashed' => '', 'cooked' => ''], $cooked);
+        $plain = array_intersect_key(['cooked' => '', 'mashed' => ''], $cooked);
         $plain = array_replace($plain, array_intersect_key($cooked, $plain));
 
         return array_diff_key($cooked, $plain) + $plain + array_diff_key($forms, $cooked);
