@@ -12,6 +12,9 @@ use MildBowl\Core\Reading\ReadLine;
 /** Reads the ingredient list printed on a tub: parts in order, nested brackets, percent values, "may contain". */
 final class LabelReader
 {
+    /** The head of words that are meant so in every list, where they are a whole part. */
+    private const ANY_LIST = '*';
+
     private const HEAD = '/^\s*(ingredients?( list)?|contains|composition|zutaten|ingr[ée]dients|ingredientes|ingredienti|ingredi[ëe]nten|ingredienser|inneh[åa]ll|sk[łl]adniki|sk[łl]ad)\s*:\s*/iu';
 
     private const TRACE = '/\G(?:may (?:also )?contain(?: small amounts? of)?(?: traces? of)?|(?:contains )?traces? of|(?:made|produced|packed|manufactured) (?:in|on) (?:a |an |the )?(?:\w+ ){0,3}(?:that|which|where|with|handling|using)(?: (?:also )?(?:handles|uses|processes|handle|use|process|we use))?|not suitable for (?:\w+ ){0,4}(?:with|allergic to)|kann spuren von|peut contenir(?: des traces de)?|puede contener(?: trazas de)?|pu[òo] contenere(?: tracce di)?|kan (?:sporen van|inneh[åa]lla(?: sp[åa]r av)?|indeholde(?: spor af)?)|mo[żz]e zawiera[ćc](?: [śs]ladowe ilo[śs]ci)?|pode conter(?: vest[íi]gios de)?)(?!\p{L}):?/iu';
@@ -82,7 +85,7 @@ final class LabelReader
     private static function inItsLanguage(string $text): string
     {
         foreach (Compiled::tables()['labelFriends'] as $friend) {
-            if (preg_match('/^\s*'.preg_quote($friend['head'], '/').'\s*:/iu', $text) === 1) {
+            if ($friend['head'] !== self::ANY_LIST && preg_match('/^\s*'.preg_quote($friend['head'], '/').'\s*:/iu', $text) === 1) {
                 $text = preg_replace('/(?<!\p{L})'.preg_quote($friend['word'], '/').'(?!\p{L})/iu', $friend['means'], $text) ?? $text;
             }
         }
@@ -148,6 +151,7 @@ final class LabelReader
     /** @return non-empty-list<ReadLine> */
     private function lines(string $bare): array
     {
+        $bare = self::ofListsOnly($bare);
         $whole = $this->reader->read($bare);
         if (preg_match('/^(.{2,60}?)\s+(?:and|or|&|und|et|y|e)\s+(.{2,60})$/iu', $bare, $two) === 1) {
             $both = [$this->inContext($two[1]), $this->inContext($two[2])];
@@ -159,6 +163,18 @@ final class LabelReader
         return ! $whole->isUnderstood() ? [$this->inContext($bare)] : [$whole];
     }
 
+    /** "Vitamins", "copper": words that name a nutrient as a part of a printed list, and nothing on a line of a recipe. */
+    private static function ofListsOnly(string $bare): string
+    {
+        foreach (Compiled::tables()['labelFriends'] as $friend) {
+            if ($friend['head'] === self::ANY_LIST && mb_strtolower($bare) === $friend['word']) {
+                return $friend['means'];
+            }
+        }
+
+        return $bare;
+    }
+
     /** "vegetable oils (palm, rapeseed)": what stands in the bracket is palm oil and rapeseed oil. */
     private function inContext(string $bare): ReadLine
     {
@@ -168,9 +184,12 @@ final class LabelReader
         }
         foreach (array_reverse($this->parents) as $parent) {
             if (preg_match('/(\p{L}+)\W*$/u', $parent, $word) === 1) {
-                $longer = $this->reader->read("$bare {$word[1]}");
-                if ($longer->isUnderstood()) {
-                    return $longer;
+                // "vegetable oils (palm)", "vitamins (A, D3)"
+                foreach (["$bare {$word[1]}", rtrim($word[1], 's')." $bare"] as $longer) {
+                    $longer = $this->reader->read($longer);
+                    if ($longer->isUnderstood()) {
+                        return $longer;
+                    }
                 }
             }
         }
