@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Tests\Support\Asking;
+use MildBowl\Core\Tests\Support\Cases;
 
 it('reads parts in order with brackets, percents and traces', function (): void {
     $parts = labelled(
@@ -135,4 +136,18 @@ it('tells what a printed share comes to on the line the label is bound to', func
     ]);
     $messages = implode(' ', array_column($answer['lines'][1]['findings'], 'message'));
     expect($messages)->toContain('fat-reduced cocoa, 3.7 g of the 50 g')->and($messages)->not->toContain('Sugar,');
+});
+
+it('reads everyday foods in nine languages', function (string $id, string ...$names): void {
+    foreach ($names as $name) {
+        $part = labelled("water, $name")['parts'][1];
+        expect($part['ingredient'] === $id || str_starts_with((string) $part['ingredient'], explode('-', $id)[0]))->toBeTrue("$name is {$part['ingredient']}, not $id")
+            ->and(array_column($part['findings'], 'code'))->not->toContain('unrecognised', "$name is not recognised");
+    }
+})->with(fn (): array => Cases::cells('label-everyday.txt'));
+
+it('takes vitamins and minerals of a list for what they are, and never as a line', function (): void {
+    $parts = labelled('wheat, vitamins (A, D3, E), minerals (zinc, copper)')['parts'];
+    expect(array_column($parts, 'ingredient'))->toBe(['bulgur', 'nutrient-pure', 'vitamin-a-pure', 'vitamin-d-pure', 'ascorbic-acid', 'nutrient-pure', 'nutrient-pure', 'nutrient-pure'])
+        ->and(Asking::of('formulate', ['version' => 1, 'recipe' => ['text' => '5 g vitamins']])['lines'][0]['ingredient'])->toBeNull();
 });
