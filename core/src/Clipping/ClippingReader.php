@@ -49,6 +49,9 @@ final class ClippingReader
             return new Clipped([], ['This is more than two hours of talk ('.number_format(Talk::LONGEST).' letters are heard at once): bring it in parts.']);
         }
         [$recipes, $aside] = (new Spoken($reader))->read($content);
+        if ($recipes === []) {
+            return (new Notes($reader))->read($content);
+        }
 
         return new Clipped(array_map(static fn (HeardRecipe $one): Clipping => new Clipping(
             $one->title, implode("\n", array_column($one->lines, 'text')), implode("\n", $one->steps), null, null, $one->baking->minutes?->high, heard: $one,

@@ -19,9 +19,9 @@ final readonly class Notes
 {
     public function __construct(private RecipeReader $reader) {}
 
-    private const LIST = '/^(?!.*\d\s*(?:g|kg|ml|cups?|tbsp|tsp|oz|lb)\b)(?:(?:amounts?|quantit(?:y|ies))\s+(?:ingredients?|foods?|items?)|(?:ingredients?|foods?|items?)\s+(?:amounts?|quantit(?:y|ies))|(?:the\s+)?(?:ingredients?\b.{0,30}|(?:you(?:\'|’)?(?:ll| will)? need|what you(?:\'|’)?(?:ll| will)? need|for the list)\b[^\d½¼¾⅓⅔]{0,30}))$/iu';
+    private const LIST = '/^(?!.*\d\s*(?:g|kg|ml|cups?|tbsp|tsp|oz|lb)\b)(?:(?:amounts?|quantit(?:y|ies))\s+(?:ingredients?|foods?|items?)|(?:ingredients?|foods?|items?)\s+(?:amounts?|quantit(?:y|ies))|(?:the\s+)?(?:ingredients?\b.{0,30}|what goes in(?:to)?(?: it| them)?|what(?:\'|’)?s in (?:it|them)|shopping list|(?:you(?:\'|’)?(?:ll| will)? need|what you(?:\'|’)?(?:ll| will)? need|for the list)\b[^\d½¼¾⅓⅔]{0,30}))$/iu';
 
-    private const METHOD = '/^(the\s+)?(method|directions?|instructions?|steps|preparation|how to(?: make\b.{0,20})?|what to do|procedure)\s*:?$/iu';
+    private const METHOD = '/^(the\s+)?(method|how|directions?|instructions?|steps|preparation|how to(?: make\b.{0,20})?|what to do|procedure)\s*:?$/iu';
 
     private const ASIDE = '/^(notes?|tips?|storage|storing|nutrition( facts| information)?|comments?|equipment|about|reviews?|video|related|you may also like|faq|newsletter|share|print|rating)\b.{0,40}$/iu';
 
@@ -29,10 +29,10 @@ final readonly class Notes
     private const ELSEWHERE = '/^(?:\d{1,5}\s+)?(?:comments?|replies|reviews?|ratings?|responses)\s*(?:\(\d+\))?$|^(?:leave a (?:reply|comment)|you may also like|more recipes|related (?:recipes|posts)|share this|nutrition(?: facts| information)?|video|did you make this)\b.{0,60}$/iu';
 
     /** Tags and calls to the audience: nothing of a recipe. */
-    private const NOT_OF_IT = '/^\s*#\p{L}\w*(?:\s+#|\s*$)|(?:#\p{L}\w+\s*){2,}|^\W*(?:tag|follow|subscribe|like and|save this|share this|link in bio|comment|dm|double tap|advertisement|sponsored|jump to recipe|skip to recipe|pin (?:it|this)|print recipe|only \d+ ingredients|just \d+ ingredients)\b|^\W*[\d.]+ from \d+ votes|^\W*\p{Lu}\p{L}+(?: \p{Lu}\p{L}*\.?)?(?: \([^)]{1,30}\))? (?:says|wrote|writes|commented|replied)\s*:|^\W*(?:total|chill(?:ing)?|resting|active)\s+time\s*:|^[★☆\s]+[\d.]*/iu';
+    private const NOT_OF_IT = '/^\s*#\p{L}\w*(?:\s+#|\s*$)|(?:#\p{L}\w+\s*){2,}|^\W*(?:tag|follow|subscribe|like and|save this|share this|link in bio|comment|dm|double tap|advertisement|sponsored|jump to recipe|skip to recipe|pin (?:it|this)|print recipe|only \d+ ingredients|just \d+ ingredients)\b|^\W*[\d.]+ from \d+ votes|^\W*\p{Lu}\p{L}+(?: \p{Lu}\p{L}*\.?)?(?: \([^)]{1,30}\))? (?:says|wrote|writes|commented|replied)\s*:|^\W*(?:total|chill(?:ing)?|resting|active)\s+time\s*:|^\s*[★☆][★☆\s]*[\d.]*/iu';
 
     /** A heading that somebody says rather than writes: "here is what I make for Flint:". */
-    private const SPEAKER = '/\b(?:I|my|we|our|here(?:\'s|’s| is| are))\b/iu';
+    private const SPEAKER = '/\b(?:I|my|we|our|here(?:\'s|’s| is| are| it is))\b/iu';
 
     /** "A) Turkey rolls": one of several recipes that are counted. */
     private const NUMBERED = '/^\s*(?:recipe\s+)?(?:[A-H]|\d{1,2}|[IVX]{1,4})[).:]\s+\p{Lu}[^.!?:\d]{2,60}$/u';
@@ -45,6 +45,12 @@ final readonly class Notes
 
     /** Rows of a document; fifty recipes have fewer. */
     private const MOST_ROWS = 20_000;
+
+    /** What a card of a shop declares: allergens, who it is not for. */
+    private const DECLARED = '/^(?:allerg(?:en|y)\w*(?: advice| information)?|may contain|not suitable(?: for)?|suitable for|best before|keep refrigerated|find us)\b\s*:?/iu';
+
+    /** Rows of a chat that are of its people. */
+    private const CHAT = '/\b(?:see (?:you|u) (?:at|on|tomorrow|later|soon)|i(?:\'|’)?ll bring|thx|tysm|lol)\b/iu';
 
     private const RULE = '/^\s*([-*_=]\s*){3,}$/';
 
@@ -169,6 +175,12 @@ final readonly class Notes
         $before = $list = $method = $aside = [];
         $part = 'before';
         foreach ($rows as $row) {
+            if (preg_match('/^--\s*$/', $row) === 1) {
+                // a signature follows
+                $part = 'aside';
+
+                continue;
+            }
             $bare = self::bare($row);
             if ($bare === '' && Emoji::isFood($row)) {
                 $bare = trim($row);
@@ -182,6 +194,11 @@ final readonly class Notes
                 continue;
             }
             if (preg_match(self::NOT_OF_IT, $row) === 1) {
+                $aside[] = trim($row);
+
+                continue;
+            }
+            if (preg_match(self::DECLARED, $bare) === 1) {
                 $aside[] = trim($row);
 
                 continue;
@@ -279,7 +296,23 @@ final readonly class Notes
         }
         $list = $rest = [];
         $steps = $method;
+        $named = $this->nameBefore($rows);
+        if ($named !== null) {
+            array_push($rest, ...array_filter(array_slice($rows, 0, $named), static fn (string $row): bool => $row !== $title));
+            $title = rtrim($rows[$named], ':');
+            $rows = array_slice($rows, $named + 1);
+        }
         foreach ($rows as $row) {
+            if (preg_match(self::CHAT, $row) === 1 || (preg_match('/\?\W*$/u', $row) === 1 && ! $this->hasAmount($row))) {
+                $rest[] = $row;
+
+                continue;
+            }
+            if (preg_match('/\d\s*(?:mins?|minutes|hours?|°)\b/iu', $row) === 1 && array_filter($this->reader->read($row, '')->lines, static fn (ReadLine $line): bool => $line->food !== null) === []) {
+                $steps[] = $row;
+
+                continue;
+            }
             if (str_ends_with($row, ':') && preg_match(self::SPEAKER, $row) !== 1) {
                 $list[] = $row;
 
@@ -302,6 +335,37 @@ final readonly class Notes
         }
 
         return [new Clipping($title ?? 'Untitled', implode("\n", $list), implode("\n", $steps), $yield, $prep, $bake, $source), [...$rest, ...$aside]];
+    }
+
+    /**
+     * The short row that stands right before the list, with only talk above it: what is made.
+     *
+     * @param  list<string>  $rows
+     */
+    private function nameBefore(array $rows): ?int
+    {
+        foreach ($rows as $n => $row) {
+            if ($this->hasAmount($row)) {
+                $above = array_slice($rows, 0, $n);
+                $naming = array_keys(array_filter($above, fn (string $one): bool => ! $this->isTalk($one)));
+                if ($naming === [0] && $n > 1 && $n < 4 && mb_strlen($rows[0]) <= 60 && preg_match('/[.!?:,]\W*$/u', $rows[0]) !== 1) {
+                    // "Pumpkin paws", "Save this for later", and then the list
+                    return 0;
+                }
+                $name = $rows[$n - 1] ?? '';
+                $isName = $n > 0 && mb_strlen($name) <= 60 && str_word_count($name) <= 8 && preg_match('/[.!?:,]\W*$/u', $name) !== 1 && preg_match(self::SPEAKER, $name) !== 1;
+
+                return $isName && array_filter(array_slice($rows, 0, $n - 1), fn (string $one): bool => preg_match('/[.!?:,]\W*$/u', $one) !== 1 && ! $this->isTalk($one)) === [] ? $n - 1 : null;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether a row above a list is of no list: it names no food. */
+    private function isTalk(string $row): bool
+    {
+        return array_filter($this->reader->read($row, '')->lines, static fn (ReadLine $line): bool => $line->food !== null) === [];
     }
 
     /**

@@ -22,6 +22,9 @@ final readonly class Spoken
         if ($rows === [] || preg_match('/^\W*(?:the\s+)?(?:ingredients?|directions?|method|instructions?|what you(?:\'|’)?(?:ll| will)? need|you(?:\'|’)?(?:ll| will)? need)\W*$/imu', $text) === 1) {
             return false;
         }
+        if (preg_match('/^\W*ingredients?\s*:(?:[^\n]*?\d\s*(?:g|kg|ml|cups?|tbsp|tsp|oz|lb)\b){2}/imu', $text) === 1) {
+            return false;
+        }
         $words = $listed = 0;
         foreach ($rows as $row) {
             $count = str_word_count($row);

@@ -127,6 +127,9 @@ final readonly class Weigher
         if ($amount->unit === 'each' && $ingredient->gramsEach !== null) {
             return $ingredient->gramsEach->timesRange($amount->quantity);
         }
+        if ($amount->unit === 'each' && $amount->size === null && ($size = self::sizeBehind($line)) !== null) {
+            $amount = new Amount($amount->quantity, 'each', $size, $amount->from, $amount->to);
+        }
         // "3 peppermint leaves": the leaf is part of the name, but it is what was counted
         $leaves = $amount->unit === 'each' && in_array('leaf', $line->keys, true)
             ? new Amount($amount->quantity, 'leaf', null, $amount->from, $amount->to) : $amount;
@@ -145,6 +148,18 @@ final readonly class Weigher
         $measure = Unit::measure($amount->unit);
 
         return $measure === null ? null : $this->sized($measure, $amount, $ingredient, $line);
+    }
+
+    /** "1 egg, medium", "2 carrots (large), grated": a size that stands by itself behind a comma or in brackets. */
+    private static function sizeBehind(ReadLine $line): ?string
+    {
+        foreach ($line->keys as $n => $key) {
+            if (in_array($key, ['small', 'medium', 'large'], true) && in_array($line->keys[$n - 1] ?? '', [',', '('], true) && (in_array($line->keys[$n + 1] ?? ',', [',', ')', 'one', 'size', 'sized'], true) || ctype_digit($line->keys[$n + 1]))) {
+                return $key;
+            }
+        }
+
+        return null;
     }
 
     private function sized(Unit $unit, Amount $amount, Ingredient $food, ReadLine $line): ?Range
