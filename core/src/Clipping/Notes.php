@@ -298,7 +298,7 @@ final readonly class Notes
         $steps = $method;
         $named = $this->nameBefore($rows);
         if ($named !== null) {
-            array_push($rest, ...array_filter(array_slice($rows, 0, $named), static fn (string $row): bool => $row !== $title));
+            array_push($rest, ...array_slice($rows, 0, $named), ...array_filter([$title], static fn (?string $one): bool => $one !== null));
             $title = rtrim($rows[$named], ':');
             $rows = array_slice($rows, $named + 1);
         }
