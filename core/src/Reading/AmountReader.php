@@ -26,7 +26,7 @@ final class AmountReader
     /** Counted by length: "a 2 cm piece of ginger". */
     private const LENGTHS = ['inch' => 1.0, 'in' => 1.0, 'cm' => 0.394, 'centimetre' => 0.394, 'centimeter' => 0.394];
 
-    private const OF_LENGTH = ['piece' => true, 'knob' => true, 'chunk' => true, 'length' => true, 'thumb' => true, 'bit' => true];
+    private const OF_LENGTH = ['piece' => true, 'knob' => true, 'chunk' => true, 'length' => true, 'thumb' => true, 'bit' => true, 'of' => true];
 
     /** Before a number of pieces that something is made into. */
     private const MADE_INTO = ['into' => true, 'makes' => true, 'make' => true, 'yields' => true, 'serves' => true, 'feeds' => true, 'yield' => true];

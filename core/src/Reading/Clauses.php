@@ -34,6 +34,9 @@ final class Clauses
     /** @var list<Token> */
     private array $tokens;
 
+    /** Whether each food stands before its amount, all along: "salmon 200 g potato 150 g egg 1". */
+    private bool $isPaired = false;
+
     /** @var list<int> how many brackets are open before each token */
     private array $depth = [];
 
@@ -68,6 +71,7 @@ final class Clauses
         /** @var list<Amount|Mention> $elements */
         $elements = [...$this->words->amounts, ...$this->words->kept(), ...$this->nameless()];
         usort($elements, static fn (Amount|Mention $one, Amount|Mention $two): int => [$one->from, $one->to] <=> [$two->from, $two->to]);
+        $this->isPaired = self::isPaired($elements);
         /** @var list<Group> $groups */
         $groups = [];
         $group = ['from' => 0, 'foods' => [], 'amounts' => [], 'shared' => []];
@@ -109,6 +113,21 @@ final class Clauses
         return $clauses;
     }
 
+    /** @param  list<Amount|Mention>  $elements */
+    private static function isPaired(array $elements): bool
+    {
+        if (count($elements) < 4 || count($elements) % 2 !== 0) {
+            return false;
+        }
+        foreach ($elements as $n => $one) {
+            if (($one instanceof Mention) !== ($n % 2 === 0)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /**
      * "honey and oil, 2 tbsp each": the amount is of those before it too.
      *
@@ -133,6 +152,9 @@ final class Clauses
             return false;
         }
         $isWithin = $this->depth[$amount->from] > $this->depth[$food->from];
+        if ($this->isPaired && $group['amounts'] === []) {
+            return false;
+        }
         if ($next !== null && ! ($isWithin && $this->depth[$next->from] < $this->depth[$amount->from]) && ! $this->isJoined($end, $next->from)) {
             return ! $next->alternative || ($this->tokens[$amount->from - 1] ?? null)?->is('or', '/') !== true;
         }
@@ -230,7 +252,7 @@ final class Clauses
             // "spelt ... no, oat flour"
             return false;
         }
-        $isJoined = $this->isJoined($end, $mention->from);
+        $isJoined = $this->isJoined($end, $mention->from) || ($this->isPaired && $group['amounts'] !== []);
         if (! $isJoined) {
             return $this->isDoneIn($end, $mention);
         }

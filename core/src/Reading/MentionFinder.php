@@ -229,7 +229,27 @@ final class MentionFinder
             }
         }
 
-        return array_values($mentions);
+        return self::withWhites(array_values($mentions), $tokens);
+    }
+
+    /**
+     * "1 whole egg plus 1 white": the counted white, or yolk, is a food of its own.
+     *
+     * @param  list<Mention>  $mentions
+     * @param  list<Token>  $tokens
+     * @return list<Mention>
+     */
+    private static function withWhites(array $mentions, array $tokens): array
+    {
+        foreach ($mentions as $mention) {
+            $counted = $mention->ingredient !== 'egg' ? null : ($tokens[$mention->to + 2] ?? null);
+            if ($counted !== null && in_array($counted->stem, ['white', 'yolk'], true) && $tokens[$mention->to]->is('+', 'plus', 'and', '&') && ($tokens[$mention->to + 1]->kind === Token::NUMBER || $tokens[$mention->to + 1]->is('a', 'an', 'one', 'two', 'three')) && array_filter($mentions, static fn (Mention $one): bool => $one->from === $mention->to + 2) === []) {
+                $mentions[] = new Mention($counted->stem === 'white' ? 'egg-white' : 'egg-yolk', $mention->to + 2, $mention->to + 3);
+            }
+        }
+        usort($mentions, static fn (Mention $one, Mention $two): int => [$one->from, $one->to] <=> [$two->from, $two->to]);
+
+        return $mentions;
     }
 
     /** @param  list<Token>  $tokens */

@@ -43,7 +43,7 @@ final class NumberReader
     ];
 
     /** Other words a number may open with. */
-    private const OPENS = ['a' => true, 'an' => true, 'the' => true, 'few' => true, 'several' => true, 'couple' => true, 'dozen' => true, 'another' => true, 'between' => true, 'point' => true, 'nought' => true, 'zero' => true, 'oh' => true];
+    private const OPENS = ['a' => true, 'an' => true, 'the' => true, 'few' => true, 'several' => true, 'couple' => true, 'dozen' => true, 'doz' => true, 'another' => true, 'between' => true, 'point' => true, 'nought' => true, 'zero' => true, 'oh' => true];
 
     private const THOUSANDS = ['g' => true, 'gr' => true, 'gm' => true, 'gms' => true, 'gram' => true, 'gramme' => true, 'ml' => true, 'mls' => true, 'millilitre' => true, 'milliliter' => true, 'cc' => true];
 
@@ -192,7 +192,7 @@ final class NumberReader
         }
         if ($token->is('a', 'an', 'another')) {
             $next = $this->tokens[$i + 1] ?? null;
-            if ($next !== null && (isset(self::PARTS[$next->stem]) || $next->is('dozen', 'hundred'))) {
+            if ($next !== null && (isset(self::PARTS[$next->stem]) || $next->is('dozen', 'doz', 'hundred'))) {
                 return $this->single($i + 1);
             }
             if ($token->is('another') && $next !== null && ($next->kind === Token::NUMBER || isset(self::WORDS[$next->text]))) {
@@ -206,7 +206,7 @@ final class NumberReader
 
             return $part === null ? null : $this->afterPart(...$part);
         }
-        if ($token->is('dozen')) {
+        if ($token->is('dozen', 'doz')) {
             return [12.0, $this->skipOf($i + 1)];
         }
         if (isset(self::PARTS[$token->stem]) && ! $token->is('thirds')) {
@@ -349,7 +349,7 @@ final class NumberReader
     private function withParts(float $value, int $i): array
     {
         $token = $this->tokens[$i] ?? null;
-        if ($token?->is('dozen') === true) {
+        if ($token?->is('dozen', 'doz') === true) {
             return [$value * 12, $this->skipOf($i + 1)];
         }
         if ($token !== null && isset(self::PARTS[$token->stem]) && $value >= 1 && $value < 16 && ($value === 1.0 || ! $token->is('half'))) {
@@ -402,7 +402,7 @@ final class NumberReader
         if ($this->is($i, 'a', 'an', 'one', 'the')) {
             $i++;
         }
-        if ($this->is($i, 'dozen')) {
+        if ($this->is($i, 'dozen', 'doz')) {
             return [$value * 12, $this->skipOf($i + 1)];
         }
 

@@ -7,7 +7,7 @@ namespace MildBowl\Core\Tests\Support;
 /** One of the sets that were written before the reader, and how much of it comes out right. */
 final readonly class Measured
 {
-    public const SETS = ['stops', 'ordinary', 'weighed', 'narrations', 'label-lists', 'wild'];
+    public const SETS = ['stops', 'ordinary', 'weighed', 'rows', 'narrations', 'label-lists', 'wild'];
 
     /** @param  list<string>  $misses  each with what came out instead */
     private function __construct(public int $right, public int $of, public array $misses) {}
@@ -23,7 +23,7 @@ final readonly class Measured
             $miss = match ($set) {
                 'stops' => self::passed(...$cells),
                 'ordinary' => self::alarmed(implode('|', $cells)),
-                'weighed' => self::misweighed(...$cells),
+                'weighed', 'rows' => self::misweighed(...$cells),
                 'label-lists' => self::misread(...$cells),
                 default => throw new \LogicException("There is no set $set."),
             };
