@@ -100,7 +100,7 @@ final class Aftermath
             // "six spoons, tablespoons you say"
             $serving->amounts = [new Amount($serving->amounts[0]->quantity, in_array($found[1], ['tablespoon', 'soup spoon', 'big spoon'], true) ? 'tbsp' : 'tsp', null, 0, 0)];
         }
-        if (preg_match('/\b(?:been through|gone through|went through|put through|ran through|run through|been in) (?:the|a|my) (?:grinder|blender|mill|processor|food processor)\b|\b(?:those|which|that|them) you grind\b/u', $said) === 1) {
+        if (preg_match('/\b(?:been through|gone through|went through|put through|ran through|run through|been in) (?:the|a|my) (?:grinder|blender|mill|processor|food processor)\b|\b(?:those|which|that|them) you grind\b|\b(?:pulsed|blitzed|whizzed|ground) (?:it|them|those|these|that)\b/u', $said) === 1) {
             self::append($serving, 'ground');
         }
         if (preg_match('/\b(?:leftover|left over|from (?:dinner|lunch|supper|last night|yesterday))\b/u', $said) === 1 && Catalogue::inForm($food->id, 'cooked') !== $food->id) {

@@ -47,6 +47,10 @@ final class Product
             return true;
         }
         $next = $words->tokens[$mention->to] ?? null;
+        if ($next?->is('size', 'sized') === true) {
+            // "roll them walnut size"
+            return true;
+        }
         if ($words->tokens[$mention->to - 1]->is('squash', 'mince') && $next?->is('it', 'them', 'each', 'down', 'flat', 'these', 'those') === true) {
             // "squash it flat"
             return true;
