@@ -15,7 +15,7 @@ use MildBowl\Core\Reading\Words;
 final class Aftermath
 {
     private const TAKEN_BACK = '/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|dont$|never do$|wouldnt do (?:it|that))'
-        .'|\b(?:just )?(?:kidding|joking)\b|\bno you know what\b|\bthats too (?:salty|rich|fatty|sweet)\b|\bthats (?:my|for my) (?:\w+ )?(?:granola|breakfast|lunch|tea|dinner|bread)\b|\bthats for the (?:\w+ )?(?:shortbread|humans?|people|kids|children|other|neighbours?)\b/u';
+        .'|\b(?:just )?(?:kidding|joking)\b|\bi never (?:need|use|bother with|add|put) (?:it|them|any)\b|\bno you know what\b|\bthats too (?:salty|rich|fatty|sweet)\b|\bthats (?:my|for my) (?:\w+ )?(?:granola|breakfast|lunch|tea|dinner|bread)\b|\bthats for the (?:\w+ )?(?:shortbread|humans?|people|kids|children|other|neighbours?)\b/u';
 
     private const UNDRAINED = '/\b(?:dont|do not|no need to|without) drain(?:ing)?\b|\bundrained\b|\b(?:water|liquid|juice|brine|oil) and all\b|\b(?:use|with|tip in|pour in) (?:all )?(?:the|its|their) (?:water|liquid|juice)(?: in| too| as well)?\b(?! from)/u';
 
@@ -45,6 +45,14 @@ final class Aftermath
     public static function isJokeBefore(string $said): bool
     {
         return preg_match('/^(?:\w+ ){0,2}(?:kidding|joking)\b/u', $said) === 1;
+    }
+
+    /** "I've steamed it already": what was done to it before it goes in. */
+    public static function done(string $said, Serving $serving): void
+    {
+        if (preg_match(self::DONE, $said, $found) === 1) {
+            self::append($serving, self::PAST[end($found)] ?? end($found));
+        }
     }
 
     public static function isTakenBack(string $said): bool
@@ -111,8 +119,8 @@ final class Aftermath
         } elseif (preg_match(self::POURED_OFF, $said) === 1 || preg_match($isSame ? '/\bdrain(?:ed)? (?:it|them|that|the)\b/u' : '/\bdrain(?:ed)?\b/u', $said) === 1) {
             self::append($serving, 'drained');
         }
-        if ($isSame && preg_match(self::DONE, $said, $found) === 1) {
-            self::append($serving, self::PAST[end($found)] ?? end($found));
+        if ($isSame) {
+            self::done($said, $serving);
         }
         if (preg_match($isSame ? '/\b(?:a|nice|good|very) (big|large|small|little|medium) (?:ones?|sized?)\b|^(big|large|small|medium)\b/u' : '/^(?:a |nice |good |very )*(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && ($serving->amounts[0]->size ?? null) === null && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
             $serving->amounts = [new Amount($serving->amounts[0]->quantity, 'each', self::SIZES[end($found)] ?? end($found), 0, 0)];

@@ -16,7 +16,7 @@ use MildBowl\Core\Reading\Words;
 final class Kinds
 {
     /** What leads to the sort: "60 ml of milk, and I use lactose free", "oatmeal, the pinhead". */
-    private const LEADING = '/(?:^|\s)(?:the|(?:i|we) (?:use|like|take|have|buy|get|used|go for)(?: the)?|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the|i mean|or rather|actually|called)$/u';
+    private const LEADING = '/(?:^|\s)(?:the|today its|(?:i|we) (?:use|like|take|have|buy|get|used|go for)(?: the)?|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the|i mean|or rather|actually|called)$/u';
 
     /** @var array<string, string> how a food is written that two words far apart name, by its id */
     private array $writing = [];
@@ -61,7 +61,7 @@ final class Kinds
      */
     public function sortOf(string $said, Serving $last): ?array
     {
-        if ($last->food === '' || preg_match('/^(?:and |so )?(?:thats|its|i use|i mean|this is) (?:the |a |just )?(\p{L}+(?: \p{L}+)?)(?: (?:one|kind|sort|stuff|type))?$/u', $said, $found) !== 1) {
+        if ($last->food === '' || preg_match('/^(?:and |so |um |uh |er )*(?:(?:thats|its|i use|i mean|this is) )?(?:the |a |just )?(\p{L}+(?: \p{L}+)??)(?: (?:one|kind|sort|stuff|type))?$/u', $said, $found) !== 1) {
             return null;
         }
         $name = "$found[1] ".mb_strtolower($last->plain);
@@ -78,11 +78,16 @@ final class Kinds
         $isKind = Catalogue::isInGroup($food->ingredient, ['category-word']);
         for ($k = $food->to; $k < min(count($words->tokens), $food->to + 8); $k++) {
             $token = $words->tokens[$k];
-            if ($token->kind !== Token::WORD || (LineReader::isHarmless($token) && ! $token->is('whole') && ($words->tokens[$k + 1] ?? null)?->is('free') !== true)) {
+            if ($token->kind !== Token::WORD) {
                 continue;
             }
             $between = Phrase::said($words, $food->to, $k);
-            if (! ($isKind && $k < min($piece->clause->to, $food->to + 4)) && ! ($words->tokens[$k - 1]->is(',') && $k <= $food->to + 3) && preg_match(self::LEADING, $between) !== 1) {
+            $isLed = preg_match(self::LEADING, $between) === 1;
+            $isColour = $token->is('whole') || ($isLed && $token->is('plain', 'white', 'brown', 'dark', 'light'));
+            if (LineReader::isHarmless($token) && ! $isColour && ($words->tokens[$k + 1] ?? null)?->is('free') !== true) {
+                continue;
+            }
+            if (! ($isKind && $k < min($piece->clause->to, $food->to + 4)) && ! ($words->tokens[$k - 1]->is(',') && ($isKind || $k <= $food->to + 3)) && ! $isLed) {
                 continue;
             }
             foreach ([2, 1] as $count) {
@@ -167,6 +172,10 @@ final class Kinds
                 // "the kettle water, I used about 60 ml but it depends on your carrots"
                 return $food;
             }
+        }
+        if (Measures::vesselOf($words, $food, false) !== null) {
+            // "tin of carrots, drained, that's 180 grams of carrot"
+            return $food;
         }
         foreach ($foods as $one) {
             // "now the egg, there should be one egg"

@@ -178,6 +178,10 @@ final class Listener
             return;
         }
         $last = $n - $this->topicAt <= 1 ? $this->topic : null;
+        if ($last === null && $this->topic !== null && $n - $this->topicAt <= self::REACH) {
+            // "I've steamed it already", said a little later
+            Aftermath::done($said, $this->topic);
+        }
         if ($last === null || ($words->amounts !== [] && Aftermath::isTakenBack($said) && ! Aftermath::isJokeBefore($said))) {
             return;
         }
@@ -208,6 +212,13 @@ final class Listener
             return false;
         }
         $piece = new Piece($sentence, Clauses::of($words, $this->catalogue)[0], Objects::of($words->tokens, $words->mentions, $words->taken), 0, false, false, 0, $n);
+        $last = $piece->n - $this->topicAt <= self::REACH ? $this->topic : null;
+        if ($last !== null && $last->amounts !== [] && $last->food !== '' && $this->catalogue->get($foods[0]->ingredient)->isNamedBy($this->catalogue->get($last->food))) {
+            // "A pound of flour. Wholemeal."
+            $this->topic = $this->bowl->rename($last, $foods[0]->ingredient, Phrase::of($words, $foods[0], $piece->clause)[0]);
+
+            return true;
+        }
         $isNew = $this->bowl->known($foods[0]) === null;
         $serving = $this->take($piece, $this->kinds->of($piece, $foods[0]) ?? $foods[0], [], null);
         $serving->isOnlyNamed = $serving->isOnlyNamed || $isNew;

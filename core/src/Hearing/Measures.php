@@ -23,7 +23,7 @@ final class Measures
     private const SAID_AGAIN = '/\b(?:thats (?:about|around|roughly|a|an|what)|which is|thats|or about|about the same|comes to about|i weigh it)\s*$/u';
 
     /** What was put in so far is summed up. */
-    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at| them| it)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
+    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|left with|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at| them| it)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
 
     /** Counted, and no food. */
     private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people', 'mixture', 'dough', 'batter', 'mix'];
@@ -34,7 +34,7 @@ final class Measures
     private const MANY = 20;
 
     /** A number behind one of these tells which, not how many: "ingredient two is cheddar". */
-    private const ORDINAL = ['ingredient', 'number', 'step', 'mark', 'recipe', 'part', 'version', 'option', 'tip', 'batch', 'day', 'week', 'level', 'page'];
+    private const ORDINAL = ['ingredient', 'number', 'step', 'mark', 'recipe', 'part', 'version', 'option', 'tip', 'batch', 'day', 'week', 'level', 'page', 'type'];
 
     /** Words that go on with what is being measured. */
     private const GOES_ON = '/\b(?:so|make (?:it|that)|call it|thats|up to|using|used|no|wait|rather|actually|ended up|ended up with)$|\b(?:make (?:it|that)|ended up (?:using|with)|i used|it took)\b/u';
@@ -182,7 +182,7 @@ final class Measures
 
                 return $amounts;
             }
-            if ($before !== null && $one->unit === 'each' && $before->unit !== 'each' && ! $words->tokens[$one->from]->is('a', 'an', 'one')
+            if ($before !== null && $one->unit === 'each' && $before->unit !== 'each' && ($one->quantity->best < 1.0 || ! $words->tokens[$one->from]->is('a', 'an', 'one'))
                 && array_intersect(explode(' ', Phrase::said($words, $before->to, $one->from)), self::CORRECTED) !== []) {
                 $amounts[$n] = new Amount($one->quantity, $before->unit, $before->size, $one->from, $one->to);
             }
@@ -202,7 +202,7 @@ final class Measures
         if ($amount->contents !== null || array_intersect(explode(' ', $between), self::CORRECTED) !== [] || preg_match(self::SUMMED_UP, $between) === 1) {
             return true;
         }
-        $isMass = Unit::isMass('metric', $amount->unit);
+        $isMass = Unit::isMass('metric', $amount->unit) || ($amount->unit === 'each' && $amount->quantity->best >= self::MANY && $before[0]->unit === 'tin');
         $isVague = array_filter($before, static fn (Amount $one): bool => ! in_array($one->unit, Serving::VAGUE, true)) === [];
 
         if (preg_match('/\b(?:but|only)\b/u', $between) === 1 && preg_match('/\bof (?:those|them|that|it)$/u', $between) !== 1 && $isMass && count($before) === 1 && in_array($before[0]->unit, ['packet', 'each', 'tin'], true)) {
@@ -219,6 +219,13 @@ final class Measures
         $first = count($serving->amounts) === 1 ? $serving->amounts[0] : null;
         $isMass = Unit::isMass('metric', $amount->unit);
         $isEach = ($words->tokens[$amount->to] ?? null)?->is('each', 'apiece') === true;
+        if ($amount->unit === 'each' && $amount->quantity->best >= self::MANY && $first?->unit === 'tin' && $first->contents === null) {
+            // "tin of peas, drained, another 180"
+            $serving->amounts = [new Amount($first->quantity, 'tin', null, 0, 0, new Amount($amount->quantity, 'g', self::isDrained($amount, $between, $words), 0, 0))];
+            $serving->isSure = false;
+
+            return;
+        }
         if ($isMass && $first?->unit === 'tin' && $first->contents === null && abs($first->quantity->best - 1.0) > 1e-6 && ! $isEach && preg_match('/\b(?:thats|its|comes to)(?: about| around)?$/u', $between) === 1) {
             // "half a tin of pumpkin, so that's about 200 grams"
             $serving->words .= preg_match('/\b(?:tinned|canned)\b/u', $serving->words) === 1 ? '' : ', tinned';
@@ -227,7 +234,7 @@ final class Measures
             return;
         }
         if ($isMass && $first?->unit === 'tin' && $first->contents === null) {
-            $drained = ($words->tokens[$amount->to] ?? null)?->is('drained') === true ? Amount::DRAINED : null;
+            $drained = self::isDrained($amount, $between, $words);
             $serving->amounts = [new Amount($first->quantity, 'tin', null, 0, 0, new Amount($amount->quantity, $amount->unit, $drained, 0, 0))];
 
             return;
@@ -251,6 +258,12 @@ final class Measures
         self::settle($serving, [$amount], $between, $words, null, true);
     }
 
+    /** "112 grams drained", "drained, that's 180 grams": the size of an amount that was weighed without its liquid. */
+    private static function isDrained(Amount $amount, string $between, Words $words): ?string
+    {
+        return ($words->tokens[$amount->to] ?? null)?->is('drained') === true || preg_match('/\bdrained\b.*\b(?:thats|another|its|leaves|comes to)\b/u', $between.' '.($words->tokens[$amount->from]->text ?? '')) === 1 ? Amount::DRAINED : null;
+    }
+
     /** "Two mugs, and my mug is 250 mils": what one of them holds. */
     private static function isOfAVessel(string $between): bool
     {
@@ -261,9 +274,9 @@ final class Measures
     public static function vesselOf(Words $words, Mention $food, bool $isKnown): ?Amount
     {
         $is = static fn (int $back, string ...$texts): bool => ($words->tokens[$food->from - $back] ?? null)?->is(...$texts) === true;
+        $isLed = $food->from === 2 || $is(3, 'your', 'my', 'the', 'that', 'this', 'our', 'whole', 'small', ',', 'and', 'then', ':');
 
-        return ! $isKnown && $is(1, 'of') && $is(2, 'tin', 'can', 'jar', 'pouch') && $is(3, 'your', 'my', 'the', 'that', 'this', 'our', 'whole', 'small')
-            ? new Amount(Range::exact(1), 'tin', null, $food->from - 3, $food->from) : null;
+        return ! $isKnown && $is(1, 'of') && $is(2, 'tin', 'can', 'jar', 'pouch') && $isLed ? new Amount(Range::exact(1), 'tin', null, max(0, $food->from - 3), $food->from) : null;
     }
 
     /**

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Hearing;
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Words;
 
@@ -47,7 +48,7 @@ final class Product
             return true;
         }
         $next = $words->tokens[$mention->to] ?? null;
-        if ($next?->is('size', 'sized') === true) {
+        if ($next?->is('size', 'sized') === true && array_filter($words->amounts, static fn (Amount $one): bool => $one->to === $mention->from) === []) {
             // "roll them walnut size"
             return true;
         }

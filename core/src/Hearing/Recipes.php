@@ -16,7 +16,7 @@ final class Recipes
     private const ORDINAL = 'first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth';
 
     private const MARK = '/(?:^|(?<=[.!?,;:\s]))(?:(?:and |so |now |okay |ok |next |then )*(?:(?:recipe|treat|biscuit|snack|tray|batch|flavou?r) (?:number )?|number )(?<n>'.self::CARDINAL.')\b'
-        .'|(?:and |so |now |the |okay )*(?<o>'.self::ORDINAL.')(?: (?:up|one|recipe|treat)\b|(?=\s+is\b)))(?:\s+(?:is|are|was|we have|we\'ve got|today is|on the list is|which is))?\s*[:,.–-]?\s*/iu';
+        .'|(?:and |so |now |the |okay )*(?<o>'.self::ORDINAL.')(?: (?:up|one|recipe|treat)\b| (?:card|page|note)\b(?: says| reads)?|(?=\s+is\b)))(?:\s+(?:is|are|was|we have|we\'ve got|today is|on the list is|which is))?\s*[:,.–-]?\s*/iu';
 
     /** "First, apple crisps.", "Two. Banana pops.": a counted name that is a sentence of its own and does nothing. */
     private const COUNTED = '/(?:^|(?<=[.!?\n]))\s*(?:and |so |now |okay |the )*(?<n>(?:'.self::ORDINAL.')(?:ly)?(?: one| up)?(?=\s*[,:–-])|(?:'.self::CARDINAL.')(?=\s*[.:,–)-]))\s*[.,:)–-]\s*(?=(?<title>[\p{L}\'’-]+(?: [\p{L}\'’-]+){0,4})\s*[.:!,\n])/iu';

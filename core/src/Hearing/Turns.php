@@ -20,7 +20,7 @@ final class Turns
         .'|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}'
         .'|(?:was|were) going to|(?:id|i would|we would|wed) (?:normally|usually)|normally|usually|used to (?:use|put|add)'
         .'|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case'
-        .'|you(?:ll)? (?:only |just )?end up with|left with|makes about|yields?'
+        .'|you(?:ll)? (?:only |just )?end up with|makes about|yields?'
         .'|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking'
         .'|(?:gone|went|going|moved) from|imagine|once upon|for example|filled with|percent off|discount|sponsor(?:s|ed)?|promo|costs?|bucks|dollars|pounds? a (?:bag|box|kilo)'
         .')\b/u';
