@@ -31,7 +31,7 @@ final class Bracketed
             for ($k = $open + 1; isset($tokens[$k]) && ! $tokens[$k]->is(')', ']'); $k++) {
                 $inner[] = $tokens[$k];
             }
-            if ($inner === [] || count($inner) > self::MOST_WORDS || ! isset($tokens[$k]) || array_filter($inner, static fn (Token $token): bool => $token->kind !== Token::WORD) !== []) {
+            if ($inner === [] || count($inner) > self::MOST_WORDS || $k >= count($tokens) || array_filter($inner, static fn (Token $token): bool => $token->kind !== Token::WORD) !== []) {
                 continue;
             }
             $stems = array_map(static fn (Token $token): string => $token->stem, [...$inner, ...array_slice($tokens, $mention->from, $mention->to - $mention->from)]);

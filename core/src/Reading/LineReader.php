@@ -318,6 +318,7 @@ final readonly class LineReader
         if ($last === null && preg_match('/\bfor (the|your|a|lining the|coating the) (\w+ )?(tin|pan|tray|mould|mold|sheet|dish|tins|pans|trays|moulds|molds)\b/i', $clean) === 1) {
             return 'greasing';
         }
+
         return $last;
     }
 }
