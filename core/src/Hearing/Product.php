@@ -27,7 +27,7 @@ final class Product
     private const SHAPED = ['raw-bone', 'heart-beef', 'chicken-heart', 'fish-unnamed', 'duck', 'rabbit'];
 
     private const NOT_CALLED = 'the|my|some|a|an|these|those|our|her|his|their|your|ye|you|we|i|it|is|are|was|be|of|in|for|on|so|to|do|doing|making|make|made|bake|baking|today|easiest|best|famous|want|wanted|this|that|anything|them|got|getting|show|called'
-        .'|it’s|it\'s|we\'re|we’re|i\'m|and so|little|few|people|everybody|just|with|thats|that\'s|that’s|code|there|there\'s|there’s|really|easy|simple|super|quick|proper|delicious|about|talking|yummy|healthy|favou?rite|perfect|special|batch|lovely|some more|bought|you|your|kind of|i call|called|named';
+        .'|it’s|it\'s|we\'re|we’re|i\'m|and so|little|few|people|everybody|just|with|thats|that\'s|that’s|code|there|there\'s|there’s|really|easy|simple|super|quick|proper|delicious|about|talking|yummy|healthy|favou?rite|perfect|special|batch|lovely|some more|bought|you|your|kind of|i call|called|named|they\'re|they’re|theyre|these are|use|call';
 
     /** Whether a food is a treat that is made: jerky, biscuits. */
     public static function isProduct(Mention $mention, Words $words): bool

@@ -120,7 +120,8 @@ final readonly class Spoken
     private function line(Serving $serving): string
     {
         $amount = Written::amounts($serving->amounts);
-        foreach ([$serving->words, $serving->plain.Phrase::formsIn($serving->words, $serving->plain)] as $words) {
+        $short = $serving->plain.Phrase::formsIn($serving->words, $serving->plain);
+        foreach ($this->isTalkative($serving->words) && $this->nameSame("$amount $serving->words", "$amount $short") ? [$short, $serving->words] : [$serving->words, $short] as $words) {
             $text = trim("$amount $words");
             $read = $this->reader->read($text, '')->lines;
             if (count($read) === 1 && $read[0]->food !== null && $read[0]->unread === [] && $read[0]->odd === []) {
@@ -129,6 +130,19 @@ final readonly class Spoken
         }
 
         return trim("$amount {$serving->plain}");
+    }
+
+    /** "Coconut oil, which I've melted": more than a sheet says. */
+    private function isTalkative(string $words): bool
+    {
+        return preg_match('/\b(?:i|i[’\']ve|we|which|that|it|it[’\']s|they[’\']re|the|so|and)\b/iu', $words) === 1;
+    }
+
+    private function nameSame(string $one, string $two): bool
+    {
+        [$one, $two] = [$this->reader->read(trim($one), '')->lines, $this->reader->read(trim($two), '')->lines];
+
+        return count($one) === 1 && count($two) === 1 && $one[0]->food?->id === $two[0]->food?->id;
     }
 
     /**
