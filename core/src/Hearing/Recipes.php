@@ -34,7 +34,7 @@ final class Recipes
      */
     public static function marks(string $text): array
     {
-        preg_match_all(self::MARK, $text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
+        preg_match_all(self::spaced(self::MARK), $text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
         $marks = [];
         $next = 1;
         if (($found[0]['n'][0] ?? null) !== null && in_array(strtolower((string) $found[0]['n'][0]), ['two', '2'], true) && preg_match(self::MAKING, substr($text, 0, $found[0][0][1])) === 1) {
@@ -54,10 +54,16 @@ final class Recipes
         return self::areRecipes($marks, $text) ? $marks : self::counted($text);
     }
 
+    /** The same pattern where more than one blank, or a row's end, stands for a blank: times of captions are blanked. */
+    private static function spaced(string $pattern): string
+    {
+        return str_replace(' ', '\\s+', $pattern);
+    }
+
     /** @return list<array{int, int}> */
     private static function counted(string $text): array
     {
-        preg_match_all(self::COUNTED, $text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+        preg_match_all(self::spaced(self::COUNTED), $text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
         $marks = [];
         foreach ($found as $one) {
             $head = strtolower(explode(' ', $one['title'][0])[0]);
@@ -93,10 +99,10 @@ final class Recipes
      */
     public static function title(string $text): array
     {
-        if (preg_match(self::TITLE, $text, $found) !== 1 || preg_match('/\d|\bcups?\b|\bgrams?\b|^(?:the|for|so|you|we|i)\b/iu', $found['title']) === 1) {
+        if (preg_match(self::spaced(self::TITLE), $text, $found) !== 1 || preg_match('/\d|\bcups?\b|\bgrams?\b|^(?:the|for|so|you|we|i)\b/iu', $found['title']) === 1) {
             return [null, 0];
         }
 
-        return [trim($found['title'], " ,.'\""), strlen($found[0])];
+        return [(string) preg_replace('/\s+/u', ' ', trim($found['title'], " ,.'\"\n")), strlen($found[0])];
     }
 }

@@ -25,6 +25,11 @@ final readonly class Spoken
         if (preg_match('/^\W*ingredients?\s*:(?:[^\n]*?\d\s*(?:g|kg|ml|cups?|tbsp|tsp|oz|lb)\b){2}/imu', $text) === 1) {
             return false;
         }
+        $timed = count(array_filter($rows, static fn (string $row): bool => preg_match('/^[\[(]?\d{1,2}:\d{2}(?::\d{2})?[\])]?\s+(?!\p{Lu}[\p{L} ]{0,20}:)/u', $row) === 1));
+        if ($timed >= 0.6 * count($rows) && str_word_count($text) >= 35) {
+            // captions of a film, however few words stand in a row
+            return true;
+        }
         $words = $listed = 0;
         foreach ($rows as $row) {
             $count = str_word_count($row);

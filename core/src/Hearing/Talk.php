@@ -18,6 +18,9 @@ final class Talk
     /** Times, tags and addresses: no words of the talk. */
     private const PASSED_OVER = '/[\[(]?\b\d{1,2}:\d{2}(?::\d{2})?(?:[.,]\d{1,3})?(?:\s*-->\s*\d{1,2}:\d{2}(?::\d{2})?(?:[.,]\d{1,3})?)?[\])]?|(?<![\w#])#[\p{L}_]\w*|\bhttps?:\/\/\S+|\bwww\.\S+|(?<=\d)ish\b|\[(?:music|applause|laughter|laughs|noise|barking)\]/iu';
 
+    /** Captions of a file are counted, row by row. */
+    private const COUNTER = '/^\d{1,5}[ \t]*(?=\r?\n\s*\d{1,2}:\d{2}(?::\d{2})?[.,]\d{3}\s*-->)/mu';
+
     /** A full stop after these ends no sentence. */
     private const SHORTENED = '/(?:^|[\s(])(?:tbsp|tsp|tbs|oz|lb|lbs|approx|no|vs|e\.g|i\.e|mr|mrs|ms|dr|st|min|mins|hr|hrs|pkg|pt|qt|c|g|kg|ml|etc|incl|ca)\.$/iu';
 
@@ -35,9 +38,10 @@ final class Talk
     {
         $content = (string) preg_replace('/(?<=[\p{L}\d)] )n(?= [\p{L}\d])/u', '&', $content);
 
+        $content = (string) preg_replace_callback(self::COUNTER, static fn (array $found): string => str_repeat(' ', strlen($found[0])), $content);
         $content = self::withoutSpeakers($content);
 
-        return (string) preg_replace_callback(self::PASSED_OVER, static fn (array $found): string => str_repeat(' ', mb_strlen($found[0])), $content);
+        return Captions::joined((string) preg_replace_callback(self::PASSED_OVER, static fn (array $found): string => str_repeat(' ', mb_strlen($found[0])), $content));
     }
 
     /** "Mum: …", "Kid: …": who speaks, where the same one does twice. */

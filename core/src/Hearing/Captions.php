@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Hearing;
+
+use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Language\Tokenizer;
+
+/**
+ * Rows of captions put together again: a film cuts its words where the row is full, not where the sentence ends. Every place stays where it
+ * was: a row's end becomes a blank.
+ */
+final class Captions
+{
+    /** Behind one of these a row is not at its end. */
+    private const OPEN = [
+        'of', 'and', 'or', 'a', 'an', 'the', 'to', 'in', 'with', 'for', 'at', 'on', 'into', 'from', 'about', 'around', 'roughly', 'is', 'are', 'its', 'thats', 'my', 'your', 'our', 'some', 'this', 'that', 'these', 'those',
+        'i', 'we', 'you', 'im', 'were', 'youre', 'ive', 'weve', 'youve', 'gonna', 'going', 'use', 'using', 'add', 'adding', 'need', 'take', 'put', 'then', 'so', 'but', 'because', 'if', 'no', 'not', 'dont', 'very', 'just', 'really', 'plain',
+        'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'fifteen', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety', 'hundred', 'half', 'quarter', 'third', 'thirds', 'quarters',
+        'large', 'small', 'medium', 'whole', 'ground', 'fresh', 'little', 'another', 'like', 'as', 'than', 'which', 'who', 'it', 'have', 'has', 'got', 'want', 'do', 'can', 'will', 'would', 'could',
+    ];
+
+    /** A row that begins with one of these goes on with the one before. */
+    private const GOES_ON = ['of', 'grams', 'kilos', 'mils', 'degrees', 'minutes', 'hours', 'percent', 'or', 'thick'];
+
+    /** Of rows that end with a sentence, the share from which rows are sentences. */
+    private const CLOSED = 0.7;
+
+    public static function joined(string $plain): string
+    {
+        $rows = explode("\n", $plain);
+        if (count($rows) < 4) {
+            return $plain;
+        }
+        $filled = array_filter($rows, static fn (string $row): bool => trim($row) !== '');
+        $closed = count(array_filter($filled, self::isClosed(...)));
+        $marks = preg_match_all('/[.!?…](?=\s|$|["\')])/u', $plain);
+        $isPunctuated = $marks >= max(3, str_word_count($plain) / 45);
+        $isWrapped = $closed < self::CLOSED * count($filled);
+        if ($isPunctuated && ! $isWrapped) {
+            return $plain;
+        }
+        $text = $rows[0];
+        foreach (array_slice($rows, 1) as $n => $row) {
+            $isSoft = trim($rows[$n]) !== '' && trim($row) !== '' && preg_match('/^\s*(?:[-*•]|\d{1,2}[.)]\s)/u', $row) !== 1
+                && ($isPunctuated ? ! self::isClosed($rows[$n]) : self::isOpen($rows[$n], $row));
+            $text .= ($isSoft ? ' ' : "\n").$row;
+        }
+
+        return $text;
+    }
+
+    private static function isClosed(string $row): bool
+    {
+        return preg_match('/[.!?…:]["\')\]]*\s*$/u', $row) === 1;
+    }
+
+    /** Whether a row without marks goes on in the next: "two and a half" … "cups of flour". */
+    private static function isOpen(string $row, string $next): bool
+    {
+        $last = Tokenizer::tokenize(Tokenizer::clean(mb_substr(rtrim($row), -30)));
+        $first = Tokenizer::tokenize(Tokenizer::clean(mb_substr(ltrim($next), 0, 40)));
+        $end = $last === [] ? null : $last[array_key_last($last)];
+        if ($end === null || $first === []) {
+            return false;
+        }
+
+        return $end->is(...self::OPEN) || ctype_digit($end->raw) || Unit::isNamed($end->stem) || $first[0]->is(...self::GOES_ON) || Unit::isNamed($first[0]->stem)
+            || ($first[0]->is('and') && ($first[1] ?? null)?->is('a', 'half') === true && ($first[2] ?? null)?->is('half', 'quarter', 'third', 'of') === true);
+    }
+}
