@@ -41,11 +41,11 @@ final class Negation
     /** Words of one negation that may stand before the food it means. */
     private const SKIPPED = [
         'any', 'added', 'of', 'the', 'a', 'an', 'trace', 'traces', 'kind', 'contain', 'contains', 'containing', 'hold', 'holds', 'has', 'have', 'having', 'had', 'use', 'using', 'used', 'add',
-        'adding', 'put', 'putting', 'give', 'giving', 'feed', 'feeding', 'even', 'ever', 'plain', 'raw', 'to', 'swap', 'substitute', 'include', 'includes', 'including', 'real', 'hidden', 'form',
+        'adding', 'put', 'putting', 'give', 'giving', 'feed', 'feeding', 'even', 'ever', 'plain', 'raw', 'to', 'substitute', 'include', 'includes', 'including', 'real', 'hidden', 'form',
         'mix', 'be', 'eat', 'fed', 'given', 'allow', 'buy', 'confuse', 'with', 'it', 'list', 'lists', 'listed', 'want', 'need', 'like', 'think', 'thinking', 'about', 'way', 'i', 'we', 'you', 'id',
         'would', 'should', 'could', 'will', 'shall', 'anything', 'everything', 'something', 'things', 'thing', 'stuff', 'food', 'foods', 'products', 'toxic', 'poisonous', 'dangerous', 'such', 'as',
         'chuck', 'throw', 'bung', 'tip', 'whack', 'sneak', 'slip', 'sprinkle', 'drop', 'toss', 'serve', 'offer', 'try', 'let', 'bother', 'dare', 'go', 'near', 'throwing', 'chucking', 'them', 'him', 'her', 'this', 'these',
-        'that', 'which', 'dogs', 'dog', 'your', 'my', 'our', 'own', 'into', 'in', 'from', 'got', 'taste', 'made', 'sign', 'hint', 'bought',
+        'that', 'which', 'dogs', 'dog', 'your', 'my', 'our', 'own', 'into', 'in', 'from', 'got', 'taste', 'made', 'sign', 'hint', 'bought', 'instant', 'quick', 'brand', 'brands', 'type', 'types', 'those',
     ];
 
     /** What stands behind a negation and takes it back: "not only", "no more than", "don't forget", "never skip". */
@@ -102,7 +102,7 @@ final class Negation
         }
         foreach ($mentions as $index => $mention) {
             $isFree = self::isFree($tokens, $mention);
-            $isWarned = ! self::hasAmount($tokens, $mention) && self::isWarnedOf($tokens, $mention);
+            $isWarned = ! self::hasAmount($tokens, $mention) && (self::isWarnedOf($tokens, $mention) || self::isKeptOut($tokens, $mention) || self::isSwapped($tokens, $mention));
             if (! $isFree && ! $isWarned && ! self::isRemoved($tokens, $mention)) {
                 continue;
             }
@@ -329,6 +329,43 @@ final class Negation
     }
 
     /**
+     * "Keep raisins well away", "leave the onion out"; but "leave the butter out to soften" leaves it in.
+     *
+     * @param  list<Token>  $tokens
+     */
+    private static function isKeptOut(array $tokens, Mention $mention): bool
+    {
+        $k = $mention->from - 1;
+        while ($k >= 0 && $tokens[$k]->is('the', 'any', 'all', 'your', 'those')) {
+            $k--;
+        }
+        if ($k < 0 || ! $tokens[$k]->is('keep', 'keeping', 'kept', 'leave', 'leaving', 'left')) {
+            return false;
+        }
+        $i = $mention->to;
+        while (($tokens[$i] ?? null)?->is('well', 'far', 'safely', 'right') === true) {
+            $i++;
+        }
+
+        return ($tokens[$i] ?? null)?->is('out', 'away', 'off') === true && ($tokens[$i + 1] ?? null)?->is('to', 'for', 'overnight', 'on', 'at', 'until') !== true && ! self::isUndone($tokens, [], $k, $k + 1, '');
+    }
+
+    /**
+     * "Swap the raisins for blueberries", "replace the sugar with honey".
+     *
+     * @param  list<Token>  $tokens
+     */
+    private static function isSwapped(array $tokens, Mention $mention): bool
+    {
+        $k = $mention->from - 1;
+        while ($k >= 0 && $tokens[$k]->is('the', 'any', 'all', 'your', 'those')) {
+            $k--;
+        }
+
+        return $k >= 0 && $tokens[$k]->is('swap', 'swapping', 'swapped', 'replace', 'exchange', 'trade') && ($tokens[$mention->to] ?? null)?->is('for', 'with', 'by') === true && ! isset(self::NEGATIVE[$tokens[$k - 1]->text ?? '']);
+    }
+
+    /**
      * "raisins are toxic", "chocolate can be poisonous to dogs", "nutmeg isn't safe", "cloves and mace poison a dog".
      *
      * @param  list<Token>  $tokens
@@ -341,6 +378,9 @@ final class Negation
             return false;
         }
         if ($first->is('poison', 'poisons', 'kill', 'kills', 'harm', 'harms', 'hurt', 'hurts')) {
+            return true;
+        }
+        if (self::mustNotGoIn($tokens, $i)) {
             return true;
         }
         if (! $first->is('is', 'are', 'can', 'will', 'isnt', 'arent', 'may', 'could')) {
@@ -360,5 +400,24 @@ final class Negation
         }
 
         return false;
+    }
+
+    /**
+     * "Onions must not go in", "chocolate should never be given".
+     *
+     * @param  list<Token>  $tokens
+     */
+    private static function mustNotGoIn(array $tokens, int $i): bool
+    {
+        $isNot = $tokens[$i]->is('mustnt', 'shouldnt', 'cannot', 'cant', 'never', 'dont', 'doesnt');
+        if (! $isNot && ! ($tokens[$i]->is('must', 'should', 'shall', 'may', 'can', 'do', 'does', 'will') && ($tokens[$i + 1] ?? null)?->is('not', 'never') === true)) {
+            return false;
+        }
+        $k = $i + ($isNot ? 1 : 2);
+        $k += ($tokens[$k] ?? null)?->is('ever') === true ? 1 : 0;
+
+        return ($tokens[$k] ?? null)?->is('belong') === true
+            || (($tokens[$k] ?? null)?->is('go', 'get', 'come') === true && ($tokens[$k + 1] ?? null)?->is('in', 'into', 'near', 'anywhere') === true)
+            || (($tokens[$k] ?? null)?->is('be') === true && ($tokens[$k + 1] ?? null)?->is('added', 'used', 'given', 'fed', 'included', 'in', 'eaten', 'near') === true);
     }
 }
