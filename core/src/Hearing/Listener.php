@@ -61,6 +61,9 @@ final class Listener
      */
     public function hear(array $sentences, ?Words $title = null): Heard
     {
+        foreach ($sentences as $sentence) {
+            $this->isInGrams = $this->isInGrams || array_filter($sentence->words->amounts, static fn (Amount $one): bool => $one->unit === 'g') !== [];
+        }
         $before = null;
         $named = $title === null ? [] : array_values(array_filter($title->kept(), static fn (Mention $one): bool => ! Product::isNamedBy($one, $title)));
         if (count($named) === 1) {
@@ -102,7 +105,6 @@ final class Listener
             return;
         }
         $this->part += Turns::isOtherPart($said) ? 1 : 0;
-        $this->isInGrams = $this->isInGrams || array_filter($words->amounts, static fn (Amount $one): bool => $one->unit === 'g') !== [];
         $taken = [];
         $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
         $end = $heldFrom = 0;
@@ -344,7 +346,8 @@ final class Listener
             if ($amounts[0]->unit !== 'touch' && ! Measures::isMeasured($after) && ($isCategory || ! $this->isCountable($food) || ! $isPlaced)) {
                 return false;
             }
-            if ($isThere && ! Measures::isMeasured($after)) {
+            $isBehind = ($amounts[0]->from ?? 0) >= $food->to && $this->bowl->known($food) === null;
+            if ($isThere && ! $isBehind && ! Measures::isMeasured($after)) {
                 return false;
             }
         } elseif ($isCategory && $isThere) {

@@ -26,7 +26,7 @@ final class Measures
     private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|left with|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at| them| it)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
 
     /** Counted, and no food. */
-    private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people', 'mixture', 'dough', 'batter', 'mix'];
+    private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people', 'mixture', 'dough', 'batter', 'mix', 'nothing'];
 
     /** From so many on nobody counts pieces: of what comes in pieces, and of what does not. */
     private const TOO_MANY = 60;
@@ -156,7 +156,8 @@ final class Measures
         $isGuessed = false;
         foreach ($isInGrams ? $amounts : [] as $n => $one) {
             $isBefore = $one->to <= $food->from && in_array(Phrase::said($words, $one->to, $food->from), ['', 'of', 'of the'], true) && ($words->tokens[$one->to] ?? null)?->is(',', '.') !== true;
-            $isBehind = $one->from >= $food->to && $one->from <= $food->to + 1;
+            $isLast = ! isset($words->tokens[$one->to]) || $words->tokens[$one->to]->is('.', '!', ',', ';');
+            $isBehind = $one->from >= $food->to && ($one->from <= $food->to + 1 || ($isLast && $one->from <= $food->to + 7 && preg_match('/^(?:\p{L}+ )?(?:up to|its|is|at|to|about)$/u', Phrase::said($words, $food->to, $one->from)) === 1));
             if ($one->unit === 'each' && $one->size === null && ($isBefore || $isBehind) && $one->quantity->best >= ($isCountable ? self::TOO_MANY : self::MANY)) {
                 $amounts[$n] = new Amount($one->quantity, 'g', null, $one->from, $one->to);
                 $isGuessed = true;
@@ -209,6 +210,9 @@ final class Measures
             // "half a bag of frozen peas but he's only getting sixty grams of those"
             return true;
         }
+        if (in_array($before[0]->unit, ['packet', 'tin'], true) && self::isMeasured([$amount]) && preg_match('/\bonly (?:need|use|want|take|getting)$/u', $between) === 1) {
+            return true;
+        }
 
         return ($isVague && self::isMeasured([$amount])) || ($isMass && count($before) === 1 && in_array($before[0]->unit, ['each', 'tin'], true) && $before[0]->contents === null);
     }
@@ -219,6 +223,12 @@ final class Measures
         $first = count($serving->amounts) === 1 ? $serving->amounts[0] : null;
         $isMass = Unit::isMass('metric', $amount->unit);
         $isEach = ($words->tokens[$amount->to] ?? null)?->is('each', 'apiece') === true;
+        if ($first !== null && in_array($first->unit, ['tin', 'packet'], true) && ! $isMass && self::isMeasured([$amount]) && preg_match('/\bonly (?:need|use|want|take|getting)$/u', $between) === 1) {
+            // "a carton of oat milk, we only need a hundred mils out of it"
+            $serving->amounts = [new Amount($amount->quantity, $amount->unit, null, 0, 0)];
+
+            return;
+        }
         if ($amount->unit === 'each' && $amount->quantity->best >= self::MANY && $first?->unit === 'tin' && $first->contents === null) {
             // "tin of peas, drained, another 180"
             $serving->amounts = [new Amount($first->quantity, 'tin', null, 0, 0, new Amount($amount->quantity, 'g', self::isDrained($amount, $between, $words), 0, 0))];
@@ -250,7 +260,7 @@ final class Measures
 
             return;
         }
-        if ($isMass && in_array($first?->unit, ['each', 'packet'], true)) {
+        if ($first?->unit === 'packet' || ($isMass && $first?->unit === 'each')) {
             $serving->amounts = [new Amount($amount->quantity, $amount->unit, null, 0, 0)];
 
             return;

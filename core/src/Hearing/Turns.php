@@ -18,7 +18,7 @@ final class Turns
         .'(?:she|he|they) (?:always |also |often |then |usually )?(?:puts?|used|uses|added|adds|makes|made|wrote|likes|liked)'
         .'|some (?:people|folks?)|people|somebody|someone'
         .'|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}'
-        .'|(?:was|were) going to|(?:id|i would|we would|wed) (?:normally|usually)|normally|usually|used to (?:use|put|add)'
+        .'|(?:was|were) going to|(?:id|i would|we would|wed|youd|you would) (?:normally|usually|have|put)|normally|usually|used to (?:use|put|add)'
         .'|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case'
         .'|you(?:ll)? (?:only |just )?end up with|makes about|yields?'
         .'|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking'
@@ -56,7 +56,7 @@ final class Turns
     ];
 
     /** Behind one of these, and at most six words more, a number of pieces goes in. */
-    private const PLACING = '/\bwith$|\b(?:buy|bought|bind|binds|bound|says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|mashed|grated|chopped|cracked|peeled|sliced|melted|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
+    private const PLACING = '/\bwith$|\b(?:bring|brings|bringing|doing|buy|bought|bind|binds|bound|says|calls for|do|does|add|adding|added|take|taking|takes|need|needs|want|use|using|put|putting|goes|go|get|got|gets|have|has|crack|beat|mash|grate|mashed|grated|chopped|cracked|peeled|sliced|melted|stir|mix|tip|throw|start with|begin with|going with|poached|boiled|cooked'
         .'|its|thats|theres|heres|there|is|are|was|were|chuck|drop|blend|blitz|whisk|in)\b(?: \w+){0,6}\s*$/u';
 
     /** Whether the words before a food say that it does not go in now. */
@@ -145,7 +145,7 @@ final class Turns
         $amount = $piece->amounts === [] ? null : $piece->amounts[array_key_last($piece->amounts)];
 
         return $food !== null && $amount !== null && $amount->from >= $food->to
-            && preg_match('/\bmake (?:that|it)\b|\b(?:im|i am|were|we are|i|we) (?:using|use|used|put|putting|add|adding|take|taking|going with)\b/u', Phrase::said($piece->words, $food->to, $amount->from)) === 1;
+            && preg_match('/\bmake (?:that|it)\b|\b(?:i|we|you) (?:only |just )?need\b|\b(?:im|i am|were|we are|i|we) (?:using|use|used|put|putting|add|adding|take|taking|going with)\b/u', Phrase::said($piece->words, $food->to, $amount->from)) === 1;
     }
 
     /** "I'll begin again": what was told so far is told anew. */
