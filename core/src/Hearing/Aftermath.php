@@ -102,7 +102,7 @@ final class Aftermath
             self::prepend($serving, 'unsweetened');
         }
         if ($food->inGroup('broth-bought') && preg_match('/\b(?:i make mine|make my own|made (?:it |them )?myself|(?:that )?one is mine|home ?made|boiled up)\b/u', $said) === 1) {
-            self::prepend($serving, 'homemade');
+            self::prepend($serving, preg_match('/home ?-?made/iu', $serving->words) === 1 ? '' : 'homemade');
         }
         if (preg_match('/\b(tablespoon|teaspoon|soup spoon|big spoon|coffee spoon|tea spoon)s?\b/u', $said, $found) === 1 && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'dollop') {
             // "six spoons, tablespoons you say"
@@ -119,9 +119,7 @@ final class Aftermath
         } elseif (preg_match(self::POURED_OFF, $said) === 1 || preg_match($isSame ? '/\bdrain(?:ed)? (?:it|them|that|the)\b/u' : '/\bdrain(?:ed)?\b/u', $said) === 1) {
             self::append($serving, 'drained');
         }
-        if ($isSame) {
-            self::done($said, $serving);
-        }
+        self::done($said, $serving);
         if (preg_match($isSame ? '/\b(?:a|nice|good|very) (big|large|small|little|medium) (?:ones?|sized?)\b|^(big|large|small|medium)\b/u' : '/^(?:a |nice |good |very )*(big|large|small|little|medium) (?:ones?|sized?)\b/u', $said, $found) === 1 && ($serving->amounts[0]->size ?? null) === null && count($serving->amounts) === 1 && $serving->amounts[0]->unit === 'each') {
             $serving->amounts = [new Amount($serving->amounts[0]->quantity, 'each', self::SIZES[end($found)] ?? end($found), 0, 0)];
         }
@@ -131,7 +129,7 @@ final class Aftermath
 
     private static function prepend(Serving $serving, string $word): void
     {
-        $serving->words = str_contains($serving->words, $word) ? $serving->words : "$word $serving->words";
+        $serving->words = $word === '' || str_contains($serving->words, $word) ? $serving->words : "$word $serving->words";
     }
 
     private static function append(Serving $serving, string $word): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Hearing;
 
 use MildBowl\Core\Baking\Heat;
+use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Reading\NumberReader;
 use MildBowl\Core\Values\Range;
@@ -35,20 +36,28 @@ final class Baking
 
     private const SHAPES = ['ball' => 'ball', 'round' => 'round', 'circle' => 'round', 'coin' => 'round', 'disc' => 'round', 'square' => 'square'];
 
-    private const HOT = '/\b(?:bake|baked|baking|oven|ovens|preheat|heat|roast|cook|dry|dried|dehydrate|degrees?|celsius|fahrenheit|moderate)\b/u';
+    private const HOT = '/\b(?:bake|baked|baking|oven|ovens|preheat|heat|roast|cook|dry|dried|dehydrate|degrees?|celsius|fahrenheit|moderate|temperatures?|dehydrator)\b/u';
 
     private const NOT_BAKED = '/\b(?:chill|fridge|rest|rests|freeze|freezer|sit|soak|cool|keep|keeps|stand|knead|whisk|beat|microwave|poach|poached|boil|steam|simmer)\b/u';
 
     /** Whether the talk counts in Fahrenheit: heats that no oven has in Celsius. */
     private bool $isFahrenheit = false;
 
+    /** Whether it weighs in ounces and pounds, and in no grams. */
+    private bool $isInOunces = false;
+
     /** @param  list<Sentence>  $sentences */
     public static function of(array $sentences): self
     {
         $heard = new self;
+        $units = [];
         foreach ($sentences as $sentence) {
+            foreach ($sentence->words->amounts as $amount) {
+                $units[$amount->unit] = true;
+            }
             $heard->isFahrenheit = $heard->isFahrenheit || self::isInFahrenheit($sentence->words->tokens);
         }
+        $heard->isInOunces = isset($units['oz']) || isset($units['lb']) ? array_intersect_key($units, ['g' => true, 'kg' => true, 'ml' => true]) === [] : false;
         $isHot = false;
         $froze = $rested = false;
         foreach ($sentences as $sentence) {
@@ -62,9 +71,7 @@ final class Baking
                 $heard->time($sentence);
             }
             $isHot = $isHere;
-            if (preg_match('/\b(?:roll|rolled|sheet|thick|slice|slices|cut|press|pressed|spread|thin|deep|cutter|across|wide|high|tall|up|pour|balls?)\b/u', $said) === 1) {
-                $heard->thickness($sentence);
-            }
+            $heard->thickness($sentence);
             if ($heard->sizeMm === null && preg_match('/\b(?:size of|big as|large as|like) (?:a |an )?('.implode('|', array_keys(self::LIKE)).')s?\b/u', $said, $found) === 1) {
                 $heard->sizeMm = self::LIKE[$found[1]];
                 $heard->shape ??= 'ball';
@@ -88,11 +95,12 @@ final class Baking
     private static function isInFahrenheit(array $tokens): bool
     {
         $numbers = new NumberReader($tokens);
+        $isOfHeat = array_filter($tokens, static fn (Token $one): bool => $one->is('oven', 'preheat', 'heat', 'heated', 'bake', 'baked', 'baking', 'degrees')) !== [];
         foreach ($tokens as $i => $token) {
             if ($token->is('fahrenheit')) {
                 return true;
             }
-            $number = $token->is('at', 'to', 'oven', 'bake') ? $numbers->at($i + 1) : null;
+            $number = $token->is('at', 'oven', 'bake') || ($isOfHeat && $token->is('to')) ? $numbers->at($i + 1) : null;
             if ($number !== null && $number[0]->best > 260 && $number[0]->best <= 550 && $numbers->isFollowedBy($number[1], 'g', 'grams', 'ml', 'c', 'celsius') === false) {
                 return true;
             }
@@ -106,38 +114,63 @@ final class Baking
         $tokens = $sentence->words->tokens;
         $numbers = new NumberReader($tokens);
         $hasTime = array_filter($tokens, static fn (Token $one): bool => $one->is('minutes', 'minute', 'hour', 'hours', 'mins', 'min')) !== [];
-        foreach ($tokens as $i => $token) {
-            if ($token->is('gas') && $this->celsius === null) {
+        for ($i = 0; isset($tokens[$i]) && $this->celsius === null; $i++) {
+            $token = $tokens[$i];
+            if ($token->is('gas')) {
                 $this->celsius = self::ofGasMark($tokens, $i, $numbers);
             }
-            if ($this->celsius !== null || ($token->kind === Token::WORD && $token->is('about', 'the', 'another'))) {
-                continue;
-            }
-            $number = $numbers->at($i);
-            if ($number === null || $number[0]->best < 70 || $number[0]->best > 550) {
+            $number = $token->kind === Token::WORD && $token->is('about', 'the', 'another') ? null : $numbers->at($i);
+            if ($number === null) {
                 continue;
             }
             [$range, $k] = $number;
             $next = $tokens[$k] ?? null;
-            $isNamed = $next?->is('°', 'º', 'degree', 'degrees', 'f', 'c', 'celsius', 'fahrenheit', 'fan') === true;
             $before = $tokens[$i - 1] ?? null;
-            $isLed = $before?->is('at', 'to', 'oven', 'on', 'is', 's', 'bake', 'degrees', 'ovens', 'up', 'balls', 'buttons') === true || ($isHot && $before !== null) || $i === 0;
-            $isFollowed = $next === null || $next->is('for', ',', '.', 'and', 'until', 'top', 'or') || $numbers->at($k) !== null;
-            $isTimed = $hasTime && $range->best >= 90 && ($before === null || ! $before->is('of', 'and') || ($before->is('and') && $next?->is('for') === true)) && $next?->is('for', ',') === true;
-            if (! $isNamed && ! ($isLed && $isFollowed && ($isHot || $i === 0 || ($before?->is('at') === true && $range->best >= 90))) && ! $isTimed) {
+            $i = max($i, $k - 1);
+            $isNamed = $next?->is('°', 'º', 'degree', 'degrees', 'f', 'c', 'celsius', 'fahrenheit', 'fan') === true;
+            $isLed = $before === null || $before->is('at', 'to', 'oven', 'on', 'is', 's', 'its', 'thats', 'bake', 'says', 'degrees', 'ovens', 'up', 'temperatures', 'balls', 'buttons', 'and');
+            $least = $isNamed ? 40.0 : ($isHot && $before?->is('at', 'to', 'oven') === true ? 60.0 : 90.0);
+            if ($range->best < $least || $range->best > 550.0 || self::isOfElse($sentence, $k, $next, $before)) {
                 continue;
             }
-            if (array_filter(array_slice($tokens, $k, 5), static fn (Token $one): bool => $one->is('middle', 'centre', 'center', 'core', 'inside')) !== []) {
-                // what it must reach within, not what the oven is at
+            $isFollowed = $next === null || $next->is('for', ',', '.', '!', 'and', 'until', 'till', 'top', 'or', 'in', 'with', 'first', 'either', 'then', 'flip') || $numbers->at($k) !== null;
+            $isPaired = $next?->is('for') === true && ($numbers->at($k + 1)[0]->best ?? 0.0) >= 5.0;
+            if (! $isNamed && ! ($hasTime && $before?->is('at') === true) && ! ($isFollowed && ($hasTime || $isPaired || ($isHot && $isLed) || ($before === null || $before->is('at', 'temperatures'))))) {
                 continue;
             }
-            $unit = '';
-            for ($j = $k; $j < $k + 3 && isset($tokens[$j]); $j++) {
-                $unit = $tokens[$j]->is('f', 'fahrenheit') ? 'f' : ($tokens[$j]->is('c', 'celsius') ? 'c' : $unit);
-            }
-            $isFahrenheit = $unit === 'f' || ($unit === '' && ($range->best > 260 || ($this->isFahrenheit && $range->best >= 100)));
-            $this->celsius = $isFahrenheit ? self::saidInCelsius($numbers, $k) ?? 5 * round(($range->best - 32) / 1.8 / 5) : $range->best;
+            $this->celsius = $this->inCelsius($range->best, $tokens, $k, $numbers);
         }
+    }
+
+    /** Whether a number is of something else: an amount, a length, a time, or what the middle must reach. */
+    private static function isOfElse(Sentence $sentence, int $k, ?Token $next, ?Token $before): bool
+    {
+        $tokens = $sentence->words->tokens;
+        if ($next !== null && $next->kind === Token::WORD && ! $next->is('c', 'f') && (Unit::isNamed($next->stem) || isset(self::LENGTHS[$next->stem]) || isset(self::LENGTHS[$next->text])
+            || $next->is('minutes', 'minute', 'hours', 'hour', 'mins', 'min', 'pieces', 'biscuits', 'treats', 'calories', 'kilos', 'percent', 'people', 'dogs'))) {
+            return true;
+        }
+        foreach ($sentence->words->mentions as $mention) {
+            if ($mention->from === $k || ($mention->from === $k + 1 && $next?->is('of') === true)) {
+                return true;
+            }
+        }
+
+        return $before?->is('of', 'than', 'makes', 'made', 'got', 'get', 'number', 'another') === true
+            || array_filter(array_slice($tokens, $k, 5), static fn (Token $one): bool => $one->is('middle', 'centre', 'center', 'core', 'inside')) !== [];
+    }
+
+    /** @param  list<Token>  $tokens */
+    private function inCelsius(float $degrees, array $tokens, int $k, NumberReader $numbers): float
+    {
+        $unit = '';
+        for ($j = $k; $j < $k + 3 && isset($tokens[$j]); $j++) {
+            $unit = $tokens[$j]->is('f', 'fahrenheit') ? 'f' : ($tokens[$j]->is('c', 'celsius') ? 'c' : $unit);
+        }
+        $isOunces = $this->isInOunces && in_array($degrees, [225.0, 250.0, 275.0], true);
+        $isFahrenheit = $unit === 'f' || ($unit === '' && ($degrees > 260 || $isOunces || ($this->isFahrenheit && $degrees >= 100)));
+
+        return $isFahrenheit ? self::saidInCelsius($numbers, $k) ?? 5 * round(($degrees - 32) / 1.8 / 5) : $degrees;
     }
 
     /** "350 Fahrenheit, so that's 180 Celsius": the same once more, as an oven has it. */
@@ -178,7 +211,11 @@ final class Baking
             [$range, $k] = $number;
             $unit = $tokens[$k] ?? null;
             $times = $unit?->is('minutes', 'minute', 'min', 'mins') === true ? 1.0 : ($unit?->is('hours', 'hour', 'hr', 'hrs') === true ? 60.0 : null);
-            if ($times === null && ($tokens[$i - 1] ?? null)?->is('for') === true && ($unit === null || $unit->is('.', ',', 'or', 'until', 'till', 'and')) && $range->best >= 5 && $range->best <= 90 && $this->celsius !== null) {
+            if ($times === null && $unit?->is(',') === true && ($more = $numbers->at($k + 1)) !== null && ($tokens[$more[1]] ?? null)?->is('minutes', 'mins') === true && $more[0]->best > $range->best && $more[0]->best <= 2 * $range->best && $range->best >= 5) {
+                // "thirty, thirty-five minutes"
+                [$range, $k, $times] = [Range::of($range->best, ($range->best + $more[0]->best) / 2, $more[0]->best), $more[1], 1.0];
+            }
+            if ($times === null && (($tokens[$i - 1] ?? null)?->is('for') === true || (($tokens[$i - 1] ?? null)?->is('like') === true && ($tokens[$i - 2] ?? null)?->is('for') === true)) && ($unit === null || $unit->is('.', ',', 'or', 'until', 'till', 'and')) && $range->best >= 5 && $range->best <= 90 && $this->celsius !== null) {
                 // "180 for 25"
                 $times = 1.0;
             }
@@ -194,6 +231,11 @@ final class Baking
                 $i = $k;
 
                 continue;
+            }
+            $more = ($tokens[$k + 1] ?? null)?->is(',', 'or') === true ? $numbers->at($k + (($tokens[$k + 2] ?? null)?->is('maybe', 'or', 'even', 'perhaps') === true ? 3 : 2)) : null;
+            if ($more !== null && $more[0]->best > $range->high && $more[0]->best <= 1.6 * $range->high && ($tokens[$more[1]] ?? null)?->is('.', ',', 'minutes', 'mins', '!') !== false) {
+                // "twenty-five minutes, maybe thirty"
+                $range = Range::of($range->low, ($range->low + $more[0]->best) / 2, $more[0]->best);
             }
             $this->times[sprintf('%g–%g', $range->low * $times, $range->high * $times)] ??= $sentence->text;
             $this->minutes ??= $range->times($times);
@@ -262,11 +304,30 @@ final class Baking
             }
             $unit = $length;
             $mm = $number[0]->best * $length;
+            $isCorrected = $this->thicknessMm !== null && array_filter(array_slice($tokens, 0, $i), static fn (Token $one): bool => $one->is('no', 'sorry', 'wait', 'rather')) !== [];
+            if ($tokens[$number[1]]->is('mil', 'mils') && ($number[0]->best > 15.0 || self::isOfAFood($sentence, $number[1] + 1))) {
+                // "40 mils water"
+                continue;
+            }
+            if (($tokens[$number[1] + 1] ?? null)?->is('piece', 'of', 'pieces', 'from', 'apart') === true) {
+                continue;
+            }
             if (array_filter(array_slice($tokens, $number[1] + 1, 2), static fn (Token $one): bool => $one->is('across', 'wide', 'square', 'round', 'diameter', 'ball', 'balls', 'long', 'cutter')) !== []) {
                 $this->sizeMm ??= round($mm);
-            } elseif ($mm <= 60 && $this->thicknessMm === null) {
+            } elseif ($mm <= 60 && ($this->thicknessMm === null || $isCorrected)) {
                 $this->thicknessMm = round($mm);
             }
         }
+    }
+
+    private static function isOfAFood(Sentence $sentence, int $at): bool
+    {
+        foreach ($sentence->words->mentions as $mention) {
+            if ($mention->from === $at || ($mention->from === $at + 1 && ($sentence->words->tokens[$at] ?? null)?->is('of') === true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -37,7 +37,7 @@ final class Phrase
         $from = $food->from;
         $after = self::afterAmount($words, $food);
         $other = max([0, ...array_map(static fn (Mention $one): int => ! $one->within && $one->to <= $food->from ? $one->to : 0, $words->mentions)]);
-        while ($from > max($clause->from, $other) && ! isset($inAmount[$from - 1]) && ! $words->tokens[$from - 1]->is('of', 'the', 'some', 'a', 'an') && (! $words->tokens[$from - 1]->is(',') || $from - 1 > $after) && (isset($forms[$words->tokens[$from - 1]->stem]) || $from - 1 >= $after)) {
+        while ($from > max($clause->from, $other) && ! isset($inAmount[$from - 1]) && ! $words->tokens[$from - 1]->is('of', 'the', 'some', 'a', 'an', 'is', 'are', 'its', 'thats', 'was', 'much', 'many', 'as') && (! $words->tokens[$from - 1]->is(',') || $from - 1 > $after) && (isset($forms[$words->tokens[$from - 1]->stem]) || $from - 1 >= $after)) {
             $from--;
         }
         $to = $last = $food->to;

@@ -57,10 +57,18 @@ final class Written
             $middle = ($quantity->low + $quantity->high) / 2;
             $isLoose = abs($quantity->low - 0.9 * $quantity->best) < 1e-6 || abs($quantity->best - 0.9 * $quantity->high) < 1e-6 || abs($quantity->best - 1.1 * $quantity->low) < 1e-6 || abs($quantity->best - 0.95 * $quantity->high) < 1e-6;
 
+            $isLoose = $isLoose || ! self::isSaid($quantity->low) || ! self::isSaid($quantity->high);
+
             return $isLoose || abs($middle - $quantity->best) > 1e-6 ? self::number($quantity->best) : self::number($quantity->low).'–'.self::number($quantity->high);
         }
 
         return self::number($quantity->best);
+    }
+
+    /** Whether anybody says such a number: whole ones, and parts of a cup. */
+    private static function isSaid(float $value): bool
+    {
+        return abs($value - round($value)) < 1e-6 || ($value < 10 && (abs(8 * $value - round(8 * $value)) < 1e-6 || abs(3 * $value - round(3 * $value)) < 1e-6));
     }
 
     public static function number(float $value): string

@@ -355,7 +355,7 @@ final class NumberReader
         if ($token !== null && isset(self::PARTS[$token->stem]) && $value >= 1 && $value < 16 && ($value === 1.0 || ! $token->is('half'))) {
             return $this->afterPart($value * self::PARTS[$token->stem], $i + 1);
         }
-        if ($token !== null && $token->is('and', '&')) {
+        if ($token !== null && $value < 60 && $token->is('and', '&')) {
             $part = $this->part($i + 1);
             if ($part !== null) {
                 return [$value + $part[0], $part[1]];
