@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Hearing;
 
 use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Language\Token;
 use MildBowl\Core\Language\Tokenizer;
 
 /**
@@ -66,7 +67,7 @@ final class Captions
             return false;
         }
 
-        return $end->is(...self::OPEN) || ctype_digit($end->raw) || Unit::isNamed($end->stem) || $first[0]->is(...self::GOES_ON) || Unit::isNamed($first[0]->stem)
+        return $end->is(...self::OPEN) || ctype_digit($end->raw) || (Unit::isNamed($end->stem) && ! $first[0]->is('a', 'an', 'and', 'then', 'now', 'so', 'one', 'two', 'three', 'four', 'five', 'six', 'half') && $first[0]->kind !== Token::NUMBER) || $first[0]->is(...self::GOES_ON) || Unit::isNamed($first[0]->stem)
             || ($first[0]->is('and') && ($first[1] ?? null)?->is('a', 'half') === true && ($first[2] ?? null)?->is('half', 'quarter', 'third', 'of') === true);
     }
 }

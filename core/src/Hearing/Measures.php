@@ -271,7 +271,7 @@ final class Measures
     /** "112 grams drained", "drained, that's 180 grams": the size of an amount that was weighed without its liquid. */
     private static function isDrained(Amount $amount, string $between, Words $words): ?string
     {
-        return ($words->tokens[$amount->to] ?? null)?->is('drained') === true || preg_match('/\bdrained\b.*\b(?:thats|another|its|leaves|comes to)\b/u', $between.' '.($words->tokens[$amount->from]->text ?? '')) === 1 ? Amount::DRAINED : null;
+        return ($words->tokens[$amount->to] ?? null)?->is('drained') === true || preg_match('/\bdrained\b.*\b(?:thats|another|leaves|comes to)\b/u', $between.' '.($words->tokens[$amount->from]->text ?? '')) === 1 ? Amount::DRAINED : null;
     }
 
     /** "Two mugs, and my mug is 250 mils": what one of them holds. */

@@ -62,7 +62,7 @@ final class Product
         if (in_array($mention->ingredient, self::SHAPED, true) && ($next?->is(...self::SHAPES) === true || ($next?->is('and') === true && ($words->tokens[$mention->to + 1] ?? null)?->is('all') === true))) {
             return true;
         }
-        if ($next?->is('one', 'ones', 'kind', 'sort', 'version', 'flavour', 'flavor') === true && ($words->tokens[$mention->from - 1] ?? null)?->is('the', 'a', 'an') === true && $mention->from > 2) {
+        if ($next?->is('one', 'ones', 'kind', 'sort', 'version', 'flavour', 'flavor') === true && ($words->tokens[$mention->from - 1] ?? null)?->is('the', 'a', 'an') === true && $mention->from >= 2) {
             // "two jars of baby food, the beef one"
             return true;
         }
