@@ -125,6 +125,11 @@ final class Listener
             $goesOn = $serving !== null;
             if ($serving !== null) {
                 $this->told($words, $last, $heldFrom, (int) $piece->first);
+                if ($last !== null && $last !== $serving && ($piece->foods[0]->from ?? -1) === $piece->first && Turns::isInstead(Phrase::said($words, $heldFrom, (int) $piece->first))) {
+                    // "50 g of lard, no, let's say sunflower oil"
+                    $this->remove($last);
+                    $this->topic = $serving;
+                }
                 Aftermath::before($piece->prefix, $serving);
                 $heldFrom = $piece->foods === [] ? $piece->end : $piece->foods[0]->to;
                 $last = $serving;
@@ -418,7 +423,8 @@ final class Listener
         if ($topic === null || $piece->n - $this->topicAt > self::REACH || ! Measures::isSummedUp(Phrase::said($piece->words, $piece->end, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->from)) && preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to + 1)) === 1) {
             return null;
         }
-        $amounts = Measures::inTheUnitOf($topic, Measures::notThick($topic, $piece->amounts, $piece->words), $piece->prefix, $piece->words);
+        $own = array_values(array_filter($piece->amounts, static fn (Amount $one): bool => ! Measures::isOfSomethingElse($one, $piece->words)));
+        $amounts = Measures::inTheUnitOf($topic, Measures::notThick($topic, $own, $piece->words), $piece->prefix, $piece->words);
         $isNext = $topic->amounts === [] && $piece->n - $this->topicAt <= 1 && $piece->end === 0 && Turns::isAtHead($piece->words, $piece->amounts[0]->from ?? 0);
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $isNext || Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
         if ($amounts === [] || ($topic->amounts !== [] && Measures::isOfADog($amounts[0]))) {

@@ -330,6 +330,15 @@ final class Measures
         return array_values(array_filter($amounts, static fn (Amount $one): bool => $topic->amounts === [] || $one->unit !== 'ml' || $one->quantity->best > 12.0 || array_filter(array_slice($words->tokens, $one->from, $one->to - $one->from), static fn (Token $token): bool => $token->is('mil', 'mils')) === []));
     }
 
+    /** "Half a cup of boiled lauki": an amount of a word is of no food that was told before, but "180 grams of flesh", "a spoon of it" are. */
+    public static function isOfSomethingElse(Amount $amount, Words $words): bool
+    {
+        $next = $words->tokens[$amount->to] ?? null;
+
+        return $next !== null && $amount->to > 0 && $words->tokens[$amount->to - 1]->is('of') && $next->kind === Token::WORD
+            && ! $next->is('it', 'that', 'those', 'them', 'this', 'these', 'flesh', 'meat', 'mash', 'pulp', 'puree', 'each', 'the', 'mine', 'fish');
+    }
+
     public static function isMore(Amount $amount, string $prefix, Words $words): bool
     {
         $opens = $words->tokens[$amount->from - 1] ?? null;
@@ -375,6 +384,15 @@ final class Measures
         }
         $behind = $next?->is('the', 'this', 'that', 'your', 'my') === true ? ($words->tokens[$amount->to + 1] ?? null) : $next;
         if ($behind?->is(...self::NO_FOOD) === true) {
+            return false;
+        }
+        if ($before?->is('p', 'pence', '£', '\$', 'cents') === true || ($before !== null && preg_match('/^\d+p$/u', $before->text) === 1)) {
+            // "90p a kilo"
+            return false;
+        }
+        if ($amount->unit === 'ml' && $amount->quantity->best <= 15.0 && array_filter(array_slice($words->tokens, $amount->from, $amount->to - $amount->from), static fn (Token $token): bool => $token->is('mil', 'mils')) !== []
+            && (array_filter(array_slice($words->tokens, max(0, $amount->from - 5), min(5, $amount->from)), static fn (Token $token): bool => $token->is('roll', 'rolled', 'slice', 'sliced', 'spread', 'press', 'pressed', 'cut', 'sheet')) !== [] || $next?->is('slices', 'cubes', 'thick', 'squares', 'rounds') === true)) {
+            // "roll five mil"
             return false;
         }
         if ($next?->is('per') === true || ($next?->is('a') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('piece', 'ball', 'biscuit', 'treat', 'day', 'week', 'bag', 'hole') === true)) {

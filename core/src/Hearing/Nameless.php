@@ -22,13 +22,13 @@ final class Nameless
     {
         $words = $piece->words;
         $forms = Compiled::tables()['formWords']['phrases'];
-        foreach (Turns::isPlaced($words, (int) $piece->first, $piece->prefix) ? $piece->amounts : [] as $amount) {
+        foreach ($piece->any || Turns::isPlaced($words, (int) $piece->first, $piece->prefix) ? $piece->amounts : [] as $amount) {
             if (Unit::in('metric', $amount->unit) === null) {
                 continue;
             }
             for ($k = $amount->to; $k < $piece->clause->to && $words->tokens[$k]->kind === Token::WORD; $k++) {
                 $token = $words->tokens[$k];
-                if (LineReader::isHarmless($token) && ! isset($forms[$token->stem]) && ! $token->is('of')) {
+                if (LineReader::isHarmless($token) && ! isset($forms[$token->stem]) && ! $token->is('of') && ($k > $amount->to + 3 || ! $words->tokens[$amount->to - 1]->is('of'))) {
                     break;
                 }
                 if (! LineReader::isHarmless($token)) {

@@ -19,7 +19,8 @@ final class Recipes
         .'|(?:and |so |now |the |okay )*(?<o>'.self::ORDINAL.')(?: (?:up|one|recipe|treat)\b| (?:card|page|note)\b(?: says| reads)?|(?=\s+is\b)))(?:\s+(?:is|are|was|we have|we\'ve got|today is|on the list is|which is))?\s*[:,.–-]?\s*/iu';
 
     /** "First, apple crisps.", "Two. Banana pops.": a counted name that is a sentence of its own and does nothing. */
-    private const COUNTED = '/(?:^|(?<=[.!?\n]))\s*(?:and |so |now |okay |the )*(?<n>(?:'.self::ORDINAL.')(?:ly)?(?: one| up)?(?=\s*[,:–-])|(?:'.self::CARDINAL.')(?=\s*[.:,–)-]))\s*[.,:)–-]\s*(?=(?<title>[\p{L}\'’-]+(?: [\p{L}\'’-]+){0,4})\s*[.:!,\n])/iu';
+    private const COUNTED = '/(?:^|(?<=[.!?\n]))\s*(?:and |so |now |okay |the )*(?<n>(?:'.self::ORDINAL.')(?:ly)?(?: one| up)?(?=\s*[,:–-]| (?:the|my|our) \p{Lu})|(?:'.self::CARDINAL.')(?=\s*[.:,–)-]))\s*(?:[.,:)–-]|\b(?:the|my|our) )\s*'
+        .'(?=(?<title>[\p{L}\'’-]+(?: [\p{L}\'’-]+){0,4})\s*[.:!,\n])/iu';
 
     /** What a recipe is made with: a part without one of these words is no recipe. */
     private const MAKING = '/\b(?:bak(?:e|ed|ing)|oven|degrees|minutes?|mins?|hours?|fridge|freez(?:e|er|es)|frozen|overnight|gas mark|\d{3})\b/iu';

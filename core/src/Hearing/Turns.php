@@ -106,6 +106,12 @@ final class Turns
         return preg_match('/\b(?:poach|poached|boil|boiled|simmer|simmered|cook|cooked|steam|steamed|rinse|rinsed|wash|washed|soak|soaked|cover|covered)\b/u', $before) === 1;
     }
 
+    /** "No, let's say", "no, make it": what was named is another food. */
+    public static function isInstead(string $between): bool
+    {
+        return preg_match('/^no (?:no )?(?:lets (?:say|use|do|make it)|make it|make that|ill (?:use|do|take)|its|i mean|i meant)$/u', $between) === 1;
+    }
+
     /** "Size of a hazelnut", "like a walnut": what a thing is likened to. */
     public static function isLikened(string $before): bool
     {
