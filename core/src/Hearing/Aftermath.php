@@ -96,7 +96,7 @@ final class Aftermath
             return true;
         }
         $tinned = preg_match('/\b(?:canned|tinned)\b/u', $serving->words) === 1 ? Ingredient::shipped(Catalogue::inForm($food->id, 'tinned')) : $food;
-        if ($tinned->inGroup('check-pie-filling') && preg_match('/\b(?:plain|pure|hundred percent|100|pie filling)\b/u', $said) === 1) {
+        if ($tinned->inGroup('check-pie-filling') && preg_match('/\b(?:plain|pure|hundred percent|100|pie filling|(?:just|only|nothing but) (?:the )?pumpkin)\b/u', $said) === 1) {
             self::prepend($serving, 'plain');
         } elseif ($food->inGroup('check-sweetened') && preg_match('/\b(?:unsweetened|no sugar|without sugar)\b/u', $said) === 1) {
             self::prepend($serving, 'unsweetened');

@@ -16,7 +16,7 @@ use MildBowl\Core\Reading\Words;
 final class Kinds
 {
     /** What leads to the sort: "60 ml of milk, and I use lactose free", "oatmeal, the pinhead". */
-    private const LEADING = '/(?:^|\s)(?:the|today its|(?:i|we) (?:use|like|take|have|buy|get|used|go for)(?: the)?|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the|i mean|or rather|actually|called)$/u';
+    private const LEADING = '/(?:^|\s)(?:the|today its|(?:i|we) (?:use|like|take|have|buy|get|used|go for)(?: the)?|(?:im|were) (?:using|taking|having)(?: an?| some| the)?(?: (?:mature|mild|nice|plain|fresh|good|local|lean))?|(?:mine is|mines|ours is|thats|its|it is|that is|this is|it was)(?: just| only| really| plain)*|used the|use the|i mean|or rather|actually|called)$/u';
 
     /** @var array<string, string> how a food is written that two words far apart name, by its id */
     private array $writing = [];

@@ -45,6 +45,9 @@ final class Listener
     /** Which part of the treat is being told: a food of the cake that comes again in its frosting comes on top. */
     private int $part = 0;
 
+    /** Whether the list that goes on was told of others, or of another day. */
+    private bool $isAside = false;
+
     /** Whether the talk counts in grams. */
     private bool $isInGrams = false;
 
@@ -108,6 +111,7 @@ final class Listener
         $taken = [];
         $objects = Objects::of($words->tokens, $words->mentions, $words->taken);
         $end = $heldFrom = 0;
+        $this->isAside = false;
         $goesOn = false;
         $last = null;
         foreach (Clauses::of($words, $this->catalogue) as $clause) {
@@ -254,7 +258,12 @@ final class Listener
     /** The food of a clause when it goes in; null when nothing does. */
     private function piece(Piece $piece): ?Serving
     {
-        if ($piece->first === null || $this->isOfNoBowl($piece) || $this->isDrunk($piece)) {
+        if ($piece->first === null || $this->isDrunk($piece)) {
+            return null;
+        }
+        // "the original had a cup of sugar, a cup of lard and raisins"
+        $this->isAside = ($this->isAside && preg_match('/^(?:and|or|plus)?$/u', $piece->prefix) === 1) || $this->isOfNoBowl($piece);
+        if ($this->isAside) {
             return null;
         }
         $foods = $this->kinds->ofNow($piece->words, $piece->foods);
@@ -268,7 +277,8 @@ final class Listener
         }
         $food = $this->kinds->of($piece, $food) ?? $this->kinds->ofTopic($piece, $food, $this->topic) ?? $food;
         $amounts = Measures::lastSaid($amounts, $piece->words, $corrected);
-        $kind = $amounts === [] && $piece->n - $this->topicAt <= 1 && $this->kinds->isSortOf($piece, $food, $this->topic) ? $this->topic : null;
+        $isArticle = count($amounts) === 1 && $amounts[0]->unit === 'each' && $amounts[0]->size === null && $amounts[0]->to > 0 && $piece->words->tokens[$amounts[0]->from]->is('a', 'an');
+        $kind = ($amounts === [] || $isArticle) && $piece->n - $this->topicAt <= 1 && $this->kinds->isSortOf($piece, $food, $this->topic) ? $this->topic : null;
         $amounts = $kind === null ? $amounts : $kind->amounts;
         if (! ($amounts === [] ? $this->goesInUncounted($piece, $food) : $this->goesIn($piece, $food, $amounts, $after))) {
             return null;

@@ -157,7 +157,7 @@ final class Measures
         foreach ($isInGrams ? $amounts : [] as $n => $one) {
             $isBefore = $one->to <= $food->from && in_array(Phrase::said($words, $one->to, $food->from), ['', 'of', 'of the'], true) && ($words->tokens[$one->to] ?? null)?->is(',', '.') !== true;
             $isLast = ! isset($words->tokens[$one->to]) || $words->tokens[$one->to]->is('.', '!', ',', ';');
-            $isBehind = $one->from >= $food->to && ($one->from <= $food->to + 1 || ($isLast && $one->from <= $food->to + 7 && preg_match('/^(?:\p{L}+ )?(?:up to|its|is|at|to|about)$/u', Phrase::said($words, $food->to, $one->from)) === 1));
+            $isBehind = $one->from >= $food->to && ($words->tokens[$one->to] ?? null)?->is('for', 'degrees', '°', 'c', 'f', 'minutes') !== true && ($one->from <= $food->to + 1 || ($isLast && $one->from <= $food->to + 7 && preg_match('/^(?:\p{L}+ )?(?:up to|its|is|at|to|about)$/u', Phrase::said($words, $food->to, $one->from)) === 1));
             if ($one->unit === 'each' && $one->size === null && ($isBefore || $isBehind) && $one->quantity->best >= ($isCountable ? self::TOO_MANY : self::MANY)) {
                 $amounts[$n] = new Amount($one->quantity, 'g', null, $one->from, $one->to);
                 $isGuessed = true;

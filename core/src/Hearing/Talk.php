@@ -47,10 +47,15 @@ final class Talk
     /** "Mum: …", "Kid: …": who speaks, where the same one does twice. */
     private static function withoutSpeakers(string $content): string
     {
-        preg_match_all('/^\h*(\p{Lu}[\p{L}.\' -]{0,20}):/mu', $content, $found);
+        $time = '[\[(]?\d{1,2}:\d{2}(?::\d{2})?[\])]?\h*';
+        preg_match_all('/^\h*(?:'.$time.')?(\p{Lu}[\p{L}.\' -]{0,20}):/mu', $content, $found);
         $twice = array_keys(array_filter(array_count_values($found[1]), static fn (int $count): bool => $count > 1));
+        if ($twice === []) {
+            return $content;
+        }
+        $names = implode('|', array_map(static fn (string $one): string => preg_quote($one, '/'), $twice));
 
-        return $twice === [] ? $content : (string) preg_replace_callback('/^\h*(?:'.implode('|', array_map(static fn (string $one): string => preg_quote($one, '/'), $twice)).'):/mu', static fn (array $who): string => str_repeat(' ', mb_strlen($who[0])), $content);
+        return (string) preg_replace_callback('/^(\h*(?:'.$time.')?)((?:'.$names.'):)/mu', static fn (array $who): string => $who[1].str_repeat(' ', mb_strlen($who[2])), $content);
     }
 
     /**

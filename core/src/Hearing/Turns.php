@@ -18,10 +18,10 @@ final class Turns
         .'(?:she|he|they) (?:always |also |often |then |usually )?(?:puts?|used|uses|added|adds|makes|made|wrote|likes|liked)'
         .'|some (?:people|folks?)|people|somebody|someone'
         .'|(?:my|our|the|your|his|her) (?:neighbou?rs?|sister|brother|mother|mum|mom|mama|dad|husband|wife|cousin|boss|friend|gran|nan|nana|vet)\b(?!\W)(?: \w+){0,2}'
-        .'|(?:was|were) going to|(?:id|i would|we would|wed|youd|you would) (?:normally|usually|have)|normally|usually|used to (?:use|put|add)'
+        .'|(?:was|were) going to|(?:id|i would|we would|wed|youd|you would) (?:normally|usually|have)|youd put|normally|usually|used to (?:use|put|add)'
         .'|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case'
         .'|you(?:ll)? (?:only |just )?end up with|makes about|yields?'
-        .'|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|had(?! to)|stole|stolen|kidding|joking'
+        .'|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|(?:the )?original(?:ly)? (?:has|had|used|called|calls)|had(?! to)|stole|stolen|kidding|joking'
         .'|(?:gone|went|going|moved) from|imagine|once upon|for example|filled with|percent off|discount|sponsor(?:s|ed)?|promo|costs?|bucks|dollars|pounds? a (?:bag|box|kilo)'
         .')\b/u';
 
