@@ -34,7 +34,7 @@ final readonly class Derived
      */
     public function of(array $entries, array $forms): array
     {
-        $foods = $becomes = [];
+        $foods = $becomes = $same = [];
         foreach ($entries as $id => $entry) {
             // what is itself only known by another food gives no figures to a third
             if ($entry['composition'] === null || isset($entry['like'])) {
@@ -57,10 +57,18 @@ final readonly class Derived
                     'composition' => $composition, 'source' => $row->text('source'), 'confidence' => 'C', 'like' => $like,
                 ];
                 $becomes[$id][$form] = $new;
+                if ($row->text('by') === 'as') {
+                    $same[$new] = $id;
+                }
                 if ($form === 'tinned' || $form === 'salted') {
                     $becomes[$new]['unsalted'] = $id;
                 }
             }
+        }
+
+        foreach ($same as $new => $id) {
+            // cooked mince is what the meat is when it is cooked
+            $becomes[$new] = array_diff(($forms[$id] ?? []) + ($becomes[$id] ?? []), [$new]) + ($becomes[$new] ?? []);
         }
 
         return [$foods, $becomes];

@@ -15,13 +15,13 @@ use MildBowl\Core\Reading\Words;
 final class Aftermath
 {
     private const TAKEN_BACK = '/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|dont$|never do$|wouldnt do (?:it|that))'
-        .'|\b(?:just )?(?:kidding|joking)\b|\bi never (?:need|use|bother with|add|put) (?:it|them|any)\b|\bno you know what\b|\bthats too (?:salty|rich|fatty|sweet)\b|\bthats (?:my|for my) (?:\w+ )?(?:granola|breakfast|lunch|tea|dinner|bread)\b|\bthats for the (?:\w+ )?(?:shortbread|humans?|people|kids|children|other|neighbours?)\b/u';
+        .'|\b(?:just )?(?:kidding|joking)\b|\bi never (?:need|use|bother with|add|put) (?:it|them|any)\b|\bthat was the old (?:one|recipe|way)\b|\bdont (?:do|use|put) \w+ any ?more\b|\bno you know what\b|\bthats too (?:salty|rich|fatty|sweet)\b|\bthats (?:my|for my) (?:\w+ )?(?:granola|breakfast|lunch|tea|dinner|bread)\b|\bthats for the (?:\w+ )?(?:shortbread|humans?|people|kids|children|other|neighbours?)\b/u';
 
     private const UNDRAINED = '/\b(?:dont|do not|no need to|without) drain(?:ing)?\b|\bundrained\b|\b(?:water|liquid|juice|brine|oil) and all\b|\b(?:use|with|tip in|pour in) (?:all )?(?:the|its|their) (?:water|liquid|juice)(?: in| too| as well)?\b(?! from)/u';
 
     private const POURED_OFF = '/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u';
 
-    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b|\b(?:and|then) (boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them)\b|\b(?:i|we) (bake|boil|roast|steam|poach) (?:mine|ours)\b/u';
+    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed|unsalted|unsweetened|dried|frozen|smoked|tinned|canned|skinless|boneless)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b|\b(?:and|then) (boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them)\b|\b(?:i|we) (bake|boil|roast|steam|poach) (?:mine|ours)\b/u';
 
     private const PAST = ['bake' => 'baked', 'boil' => 'boiled', 'roast' => 'roasted', 'steam' => 'steamed', 'poach' => 'poached', 'cook' => 'cooked'];
 

@@ -167,6 +167,10 @@ final class Kinds
         $food = $foods[0];
         $starts = array_map(static fn (Amount $one): int => $one->to, $words->amounts);
         $next = $foods[1] ?? $food;
+        if ($next->ingredient === 'water' && $next->from === $food->to) {
+            // "beetroot water"
+            return $next;
+        }
         foreach ($words->amounts as $amount) {
             if ($amount->from >= $food->to && $amount->to <= $next->from && preg_match('/\b(?:but|because|depends|if|when|until)\b/u', Phrase::said($words, $amount->to, $next->from)) === 1) {
                 // "the kettle water, I used about 60 ml but it depends on your carrots"

@@ -203,8 +203,9 @@ final class Measures
         if ($amount->contents !== null || array_intersect(explode(' ', $between), self::CORRECTED) !== [] || preg_match(self::SUMMED_UP, $between) === 1) {
             return true;
         }
-        $isMass = Unit::isMass('metric', $amount->unit) || ($amount->unit === 'each' && $amount->quantity->best >= self::MANY && $before[0]->unit === 'tin');
+        $isBare = $amount->unit === 'each' && $amount->quantity->best >= self::MANY;
         $isVague = array_filter($before, static fn (Amount $one): bool => ! in_array($one->unit, Serving::VAGUE, true)) === [];
+        $isMass = Unit::isMass('metric', $amount->unit) || ($isBare && ($isVague || $before[0]->unit === 'tin'));
 
         if (preg_match('/\b(?:but|only)\b/u', $between) === 1 && preg_match('/\bof (?:those|them|that|it)$/u', $between) !== 1 && $isMass && count($before) === 1 && in_array($before[0]->unit, ['packet', 'each', 'tin'], true)) {
             // "half a bag of frozen peas but he's only getting sixty grams of those"
@@ -214,7 +215,7 @@ final class Measures
             return true;
         }
 
-        return ($isVague && self::isMeasured([$amount])) || ($isMass && count($before) === 1 && in_array($before[0]->unit, ['each', 'tin'], true) && $before[0]->contents === null);
+        return ($isVague && ($isBare || self::isMeasured([$amount]))) || ($isMass && count($before) === 1 && in_array($before[0]->unit, ['each', 'tin'], true) && $before[0]->contents === null);
     }
 
     /** Says once more what a food's amount is: the contents of its tin, the weight of its pieces, or another amount. */
@@ -223,6 +224,12 @@ final class Measures
         $first = count($serving->amounts) === 1 ? $serving->amounts[0] : null;
         $isMass = Unit::isMass('metric', $amount->unit);
         $isEach = ($words->tokens[$amount->to] ?? null)?->is('each', 'apiece') === true;
+        if ($first !== null && in_array($first->unit, Serving::VAGUE, true) && $amount->unit === 'each' && $amount->quantity->best >= self::MANY) {
+            // "the mug of flour is a hundred and thirty"
+            $serving->amounts = [new Amount($amount->quantity, 'g', null, 0, 0)];
+
+            return;
+        }
         if ($first !== null && in_array($first->unit, ['tin', 'packet'], true) && ! $isMass && self::isMeasured([$amount]) && preg_match('/\bonly (?:need|use|want|take|getting)$/u', $between) === 1) {
             // "a carton of oat milk, we only need a hundred mils out of it"
             $serving->amounts = [new Amount($amount->quantity, $amount->unit, null, 0, 0)];
