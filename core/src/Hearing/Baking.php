@@ -135,7 +135,7 @@ final class Baking
             }
             $isFollowed = $next === null || $next->is('for', ',', '.', '!', 'and', 'until', 'till', 'top', 'or', 'in', 'with', 'first', 'either', 'then', 'flip') || $numbers->at($k) !== null;
             $isPaired = $next?->is('for') === true && ($numbers->at($k + 1)[0]->best ?? 0.0) >= 5.0;
-            if (! $isNamed && ! ($hasTime && $before?->is('at') === true) && ! ($isFollowed && ($hasTime || $isPaired || ($isHot && $isLed) || ($before === null || $before->is('at', 'temperatures'))))) {
+            if (! $isNamed && ! ($hasTime && $before?->is('at') === true) && ! ($isFollowed && ($hasTime || $isPaired || ($isHot && $isLed) || ($before === null || $before->is('at', 'temperatures') || ($before->is(',', ':') && ($tokens[0]->is('temperature', 'temp', 'oven', 'heat'))))))) {
                 continue;
             }
             $this->celsius = $this->inCelsius($range->best, $tokens, $k, $numbers);
@@ -290,7 +290,7 @@ final class Baking
         $unit = null;
         foreach ($tokens as $i => $token) {
             $this->shape ??= self::SHAPES[$token->stem] ?? null;
-            $number = $numbers->at($i);
+            $number = $numbers->at($i) ?? ($token->is('good', 'full') && ($tokens[$i - 1] ?? null)?->is('a') === true ? [Range::exact(1), $i + 1] : null);
             if ($number !== null && $unit !== null && ($tokens[$number[1]] ?? null)?->is('thick', 'deep', 'high') === true) {
                 // "four centimetres across and one thick"
                 $this->thicknessMm ??= round($number[0]->best * $unit);

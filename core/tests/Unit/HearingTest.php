@@ -33,9 +33,11 @@ it('hears what goes in, and how much', function (string $talk, string $lines = '
 
 it('makes the sheets that a person would write', function (string $set, float $least): void {
     $score = Measured::of($set);
+    $missed = array_map(static fn (string $miss): string => explode(':', $miss)[0], $score->misses);
 
-    expect($score->right / $score->of)->toBeGreaterThanOrEqual($least, implode("\n", $score->misses));
-})->with([['narrations', 0.89], ['wild', 0.97]]);
+    expect($score->right / $score->of)->toBeGreaterThanOrEqual($least, implode("\n", $score->misses))
+        ->and(array_values(array_diff($missed, Cases::rows('hard.txt'))))->toBe([], implode("\n", $score->misses));
+})->with([['narrations', 0.9], ['wild', 1.0]]);
 
 it('hears the heat, the time and the thickness', function (): void {
     $wrong = [];
