@@ -104,6 +104,8 @@ final class Recipes
             return [null, 0];
         }
 
-        return [(string) preg_replace('/\s+/u', ' ', trim($found['title'], " ,.'\"\n")), strlen($found[0])];
+        $title = (string) preg_replace(['/\s+/u', '/^(?:(?:that[’\']?s|it[’\']?s|these are|they[’\']?re|this is|is|are)\s+(?:(?:the|my|our|a|an)\s+)?|(?:my|our)\s+)/iu'], [' ', ''], trim($found['title'], " ,.'\"\n"));
+
+        return [$title, strlen($found[0])];
     }
 }
