@@ -7,6 +7,7 @@ namespace MildBowl\Core\Hearing;
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Language\Tokenizer;
+use MildBowl\Core\Pantry\Lexicon;
 
 /**
  * Rows of captions put together again: a film cuts its words where the row is full, not where the sentence ends. Every place stays where it
@@ -28,7 +29,7 @@ final class Captions
     /** Of rows that end with a sentence, the share from which rows are sentences. */
     private const CLOSED = 0.7;
 
-    public static function joined(string $plain): string
+    public static function joined(string $plain, Lexicon $lexicon): string
     {
         $rows = explode("\n", $plain);
         if (count($rows) < 4) {
@@ -45,7 +46,7 @@ final class Captions
         $text = $rows[0];
         foreach (array_slice($rows, 1) as $n => $row) {
             $isSoft = trim($rows[$n]) !== '' && trim($row) !== '' && preg_match('/^\s*(?:[-*•]|\d{1,2}[.)]\s)/u', $row) !== 1
-                && ($isPunctuated ? ! self::isClosed($rows[$n]) : self::isOpen($rows[$n], $row));
+                && ($isPunctuated ? ! self::isClosed($rows[$n]) : self::isOpen($rows[$n], $row, $lexicon));
             $text .= ($isSoft ? ' ' : "\n").$row;
         }
 
@@ -58,7 +59,7 @@ final class Captions
     }
 
     /** Whether a row without marks goes on in the next: "two and a half" … "cups of flour". */
-    private static function isOpen(string $row, string $next): bool
+    private static function isOpen(string $row, string $next, Lexicon $lexicon): bool
     {
         $last = Tokenizer::tokenize(Tokenizer::clean(mb_substr(rtrim($row), -30)));
         $first = Tokenizer::tokenize(Tokenizer::clean(mb_substr(ltrim($next), 0, 40)));
@@ -67,7 +68,10 @@ final class Captions
             return false;
         }
 
-        return $end->is(...self::OPEN) || ctype_digit($end->raw) || (Unit::isNamed($end->stem) && ! $first[0]->is('a', 'an', 'and', 'then', 'now', 'so', 'one', 'two', 'three', 'four', 'five', 'six', 'half') && $first[0]->kind !== Token::NUMBER) || $first[0]->is(...self::GOES_ON) || Unit::isNamed($first[0]->stem)
+        $before = count($last) > 1 ? $last[count($last) - 2]->text : '';
+        $isOneFood = $lexicon->idOf("$end->text {$first[0]->text}") !== null || ($before !== '' && $lexicon->idOf("$before $end->text {$first[0]->text}") !== null) || (isset($first[1]) && $lexicon->idOf("$end->text {$first[0]->text} {$first[1]->text}") !== null);
+
+        return $isOneFood || $end->is(...self::OPEN) || ctype_digit($end->raw) || (Unit::isNamed($end->stem) && ! $first[0]->is('a', 'an', 'and', 'then', 'now', 'so', 'one', 'two', 'three', 'four', 'five', 'six', 'half') && $first[0]->kind !== Token::NUMBER) || $first[0]->is(...self::GOES_ON) || Unit::isNamed($first[0]->stem)
             || ($first[0]->is('and') && ($first[1] ?? null)?->is('a', 'half') === true && ($first[2] ?? null)?->is('half', 'quarter', 'third', 'of') === true);
     }
 }

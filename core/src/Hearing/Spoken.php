@@ -43,7 +43,7 @@ final readonly class Spoken
     /** @return array{list<HeardRecipe>, list<array{said: string, span: array{int, int}}>} recipes, and what was set aside */
     public function read(string $content): array
     {
-        $plain = Talk::plain($content);
+        $plain = Talk::plain($content, $this->reader->lines->catalogue->lexicon);
         $marks = Recipes::marks($plain);
         $recipes = $aside = [];
         $point = 0;

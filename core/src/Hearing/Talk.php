@@ -34,14 +34,14 @@ final class Talk
     private const LONGEST_SENTENCE = 2_500;
 
     /** The talk with blanks where no words of it stand, as long as it was. */
-    public static function plain(string $content): string
+    public static function plain(string $content, Lexicon $lexicon): string
     {
         $content = (string) preg_replace('/(?<=[\p{L}\d)] )n(?= [\p{L}\d])/u', '&', $content);
 
         $content = (string) preg_replace_callback(self::COUNTER, static fn (array $found): string => str_repeat(' ', strlen($found[0])), $content);
         $content = self::withoutSpeakers($content);
 
-        return Captions::joined((string) preg_replace_callback(self::PASSED_OVER, static fn (array $found): string => str_repeat(' ', mb_strlen($found[0])), $content));
+        return Captions::joined((string) preg_replace_callback(self::PASSED_OVER, static fn (array $found): string => str_repeat(' ', mb_strlen($found[0])), $content), $lexicon);
     }
 
     /** "Mum: …", "Kid: …": who speaks, where the same one does twice. */
