@@ -177,7 +177,7 @@ final class Kinds
                 return $food;
             }
         }
-        if (Measures::vesselOf($words, $food, false) !== null) {
+        if (Served::vesselOf($words, $food, false) !== null) {
             // "tin of carrots, drained, that's 180 grams of carrot"
             return $food;
         }

@@ -334,7 +334,7 @@ final class Listener
         // a number far behind a food counts something else
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || $one->contents !== null || Unit::in('metric', $one->unit) !== null));
         $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
-        if ($before === [] && ($tin = Measures::vesselOf($words, $food, $this->bowl->known($food) !== null)) !== null) {
+        if ($before === [] && ($tin = Served::vesselOf($words, $food, $this->bowl->known($food) !== null)) !== null) {
             $before = [$tin];
         }
         if ($before === []) {
@@ -433,11 +433,11 @@ final class Listener
         if ($topic === null || $piece->n - $this->topicAt > self::REACH || ! Measures::isSummedUp(Phrase::said($piece->words, $piece->end, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->from)) && preg_match(self::NOT_OF_TOPIC, Phrase::said($piece->words, 0, $piece->amounts === [] ? 0 : $piece->amounts[array_key_last($piece->amounts)]->to + 1)) === 1) {
             return null;
         }
-        $own = array_values(array_filter($piece->amounts, static fn (Amount $one): bool => ! Measures::isOfSomethingElse($one, $piece->words)));
-        $amounts = Measures::inTheUnitOf($topic, Measures::notThick($topic, $own, $piece->words), $piece->prefix, $piece->words);
+        $own = array_values(array_filter($piece->amounts, static fn (Amount $one): bool => ! Served::isOfSomethingElse($one, $piece->words)));
+        $amounts = Measures::inTheUnitOf($topic, Served::notThick($topic, $own, $piece->words), $piece->prefix, $piece->words);
         $isNext = $topic->amounts === [] && $piece->n - $this->topicAt <= 1 && $piece->end === 0 && Turns::isAtHead($piece->words, $piece->amounts[0]->from ?? 0);
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $isNext || Unit::in('metric', $one->unit) !== null || $one->contents !== null || ($one->unit === 'tin' && $one->quantity->best > 1)));
-        if ($amounts === [] || ($topic->amounts !== [] && Measures::isOfADog($amounts[0]))) {
+        if ($amounts === [] || ($topic->amounts !== [] && Served::isOfADog($amounts[0]))) {
             return null;
         }
         $last = $amounts[array_key_last($amounts)];

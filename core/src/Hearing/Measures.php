@@ -9,7 +9,6 @@ use MildBowl\Core\Language\Token;
 use MildBowl\Core\Reading\Amount;
 use MildBowl\Core\Reading\Mention;
 use MildBowl\Core\Reading\Words;
-use MildBowl\Core\Values\Range;
 
 /**
  * What a told amount does to what was told before: it adds, corrects, sums up or says the same again; and whether a number is an amount of
@@ -25,16 +24,10 @@ final class Measures
     /** What was put in so far is summed up. */
     private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|left with|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at| them| it)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
 
-    /** Counted, and no food. */
-    private const NO_FOOD = ['dog', 'dogs', 'pup', 'pups', 'puppy', 'puppies', 'percent', 'years', 'months', 'weeks', 'days', 'minutes', 'hours', 'times', 'thick', 'each', 'ingredient', 'ingredients', 'recipe', 'recipes', 'things', 'kinds', 'flavours', 'flavors', 'layers', 'batches', 'trays', 'people', 'mixture', 'dough', 'batter', 'mix', 'nothing'];
-
     /** From so many on nobody counts pieces: of what comes in pieces, and of what does not. */
     private const TOO_MANY = 60;
 
     private const MANY = 20;
-
-    /** A number behind one of these tells which, not how many: "ingredient two is cheddar". */
-    private const ORDINAL = ['ingredient', 'number', 'step', 'mark', 'recipe', 'part', 'version', 'option', 'tip', 'batch', 'day', 'week', 'level', 'page', 'type'];
 
     /** Words that go on with what is being measured. */
     private const GOES_ON = '/\b(?:so|make (?:it|that)|call it|thats|up to|using|used|no|wait|rather|actually|ended up|ended up with)$|\b(?:make (?:it|that)|ended up (?:using|with)|i used|it took)\b/u';
@@ -287,15 +280,6 @@ final class Measures
         return preg_match('/\b(?:my|the|that) (?:mug|cup|glass|bowl|scoop|katori|teacup) (?:is|holds|takes|was)(?: about| around| roughly)?$/u', $between) === 1;
     }
 
-    /** "Your tin of mackerel": one of it, unless it was spoken of before. */
-    public static function vesselOf(Words $words, Mention $food, bool $isKnown): ?Amount
-    {
-        $is = static fn (int $back, string ...$texts): bool => ($words->tokens[$food->from - $back] ?? null)?->is(...$texts) === true;
-        $isLed = $food->from === 2 || $is(3, 'your', 'my', 'the', 'that', 'this', 'our', 'whole', 'small', ',', 'and', 'then', ':');
-
-        return ! $isKnown && $is(1, 'of') && $is(2, 'tin', 'can', 'jar', 'pouch') && $isLed ? new Amount(Range::exact(1), 'tin', null, max(0, $food->from - 3), $food->from) : null;
-    }
-
     /**
      * "Then it wanted more, so I put another 30 in. So 280 all told.": a bare number that goes on with what is measured is in its unit.
      *
@@ -326,26 +310,6 @@ final class Measures
         return $amounts;
     }
 
-    /**
-     * Without what is a thickness: "six mil" of something that has its amount is no millilitre.
-     *
-     * @param  list<Amount>  $amounts
-     * @return list<Amount>
-     */
-    public static function notThick(Serving $topic, array $amounts, Words $words): array
-    {
-        return array_values(array_filter($amounts, static fn (Amount $one): bool => $topic->amounts === [] || $one->unit !== 'ml' || $one->quantity->best > 12.0 || array_filter(array_slice($words->tokens, $one->from, $one->to - $one->from), static fn (Token $token): bool => $token->is('mil', 'mils')) === []));
-    }
-
-    /** "Half a cup of boiled lauki": an amount of a word is of no food that was told before, but "180 grams of flesh", "a spoon of it" are. */
-    public static function isOfSomethingElse(Amount $amount, Words $words): bool
-    {
-        $next = $words->tokens[$amount->to] ?? null;
-
-        return $next !== null && $amount->to > 0 && $words->tokens[$amount->to - 1]->is('of') && $next->kind === Token::WORD
-            && ! $next->is('it', 'that', 'those', 'them', 'this', 'these', 'flesh', 'meat', 'mash', 'pulp', 'puree', 'each', 'the', 'mine', 'fish');
-    }
-
     public static function isMore(Amount $amount, string $prefix, Words $words): bool
     {
         $opens = $words->tokens[$amount->from - 1] ?? null;
@@ -358,83 +322,11 @@ final class Measures
         return preg_match(self::SUMMED_UP, $prefix) === 1;
     }
 
-    /** A weight of many kilos or pounds behind a food that has its amount is a dog's. */
-    public static function isOfADog(Amount $amount): bool
-    {
-        return in_array($amount->unit, ['kg', 'lb', 'stone'], true) && $amount->quantity->best >= 3.0;
-    }
-
     /** @param  list<Amount>  $amounts */
     public static function isMeasured(array $amounts): bool
     {
         foreach ($amounts as $one) {
             if (Unit::in('metric', $one->unit) !== null || $one->contents !== null || ! in_array($one->unit, ['each', 'touch'], true)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** Whether an amount is of a food at all: not of time, of the dog, of a place, or of the size of something. */
-    public static function serves(Amount $amount, Words $words): bool
-    {
-        $next = $words->tokens[$amount->to] ?? null;
-        $before = $words->tokens[$amount->from - 1] ?? null;
-        if ($amount->unit === 'each' && $before?->is(...self::ORDINAL) === true) {
-            return false;
-        }
-        $opens = $words->tokens[$amount->from];
-        if ($opens->kind === Token::WORD && $amount->to === $amount->from + 1 && $amount->unit !== 'each' && str_ends_with($opens->text, 's') && $opens->stem !== $opens->text) {
-            // "six spoons of milk, big spoons"
-            return false;
-        }
-        $behind = $next?->is('the', 'this', 'that', 'your', 'my') === true ? ($words->tokens[$amount->to + 1] ?? null) : $next;
-        if ($behind?->is(...self::NO_FOOD) === true) {
-            return false;
-        }
-        if ($before?->is('p', 'pence', '£', '\$', 'cents') === true || ($before !== null && preg_match('/^\d+p$/u', $before->text) === 1)) {
-            // "90p a kilo"
-            return false;
-        }
-        if ($amount->unit === 'ml' && $amount->quantity->best <= 15.0 && array_filter(array_slice($words->tokens, $amount->from, $amount->to - $amount->from), static fn (Token $token): bool => $token->is('mil', 'mils')) !== []
-            && (array_filter(array_slice($words->tokens, max(0, $amount->from - 5), min(5, $amount->from)), static fn (Token $token): bool => $token->is('roll', 'rolled', 'slice', 'sliced', 'spread', 'press', 'pressed', 'cut', 'sheet')) !== [] || $next?->is('slices', 'cubes', 'thick', 'squares', 'rounds') === true)) {
-            // "roll five mil"
-            return false;
-        }
-        if ($next?->is('per') === true || ($next?->is('a') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('piece', 'ball', 'biscuit', 'treat', 'day', 'week', 'bag', 'hole') === true)) {
-            return false;
-        }
-        if ($next?->is('at') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('a') === true && ($words->tokens[$amount->to + 2] ?? null)?->is('time') === true) {
-            // "a cup at a time"
-            return false;
-        }
-        if (($words->tokens[$amount->to] ?? null)?->is('before') === true || ($before?->is('like') === true && $amount->unit === 'each' && $words->tokens[$amount->from]->is('a', 'an', 'the'))) {
-            return false;
-        }
-        if ($before?->is('at') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('out', 'in', 'came', 'comes', 'weighed', 'weighs', 'begin', 'start') !== true && Unit::isMass('metric', $amount->unit) && $next?->is('of') !== true && ! $words->tokens[$amount->to - 1]->is('of')) {
-            // "we deposit at one gram"
-            return false;
-        }
-        if ($before?->is('as', 'by', 'weighs', 'weigh', 'into', 'onto') === true || ($before?->is('of') === true && ($words->tokens[$amount->from - 2] ?? null)?->is('size', 'bit', 'shape', 'dog', 'puppy', 'weight') === true)) {
-            return false;
-        }
-        if ($words->tokens[$amount->from]->is('one') && $amount->unit === 'each' && $before?->is('the', 'this', 'that', 'which', 'any', 'no', 'every', 'each', 'first', 'second', 'last', 'other', 'next', 'mild', 'big', 'small', 'plain', 'good', 'nice', 'only') === true) {
-            // "the one that is only peanuts" counts nothing
-            return false;
-        }
-        $isArticle = $words->tokens[$amount->from]->is('a', 'an', 'the');
-        if ($isArticle && $before?->is('in', 'on', 'use', 'with', 'off', 'through', 'to', 'from') === true && ! self::isFollowedByFood($amount, $words) && ($words->tokens[$amount->from - 2] ?? null)?->is('start', 'begin') !== true) {
-            return false;
-        }
-
-        return ! ($isArticle && $before?->is('a', 'the') === true);
-    }
-
-    public static function isFollowedByFood(Amount $amount, Words $words): bool
-    {
-        foreach ($words->mentions as $mention) {
-            if ($mention->from >= $amount->to && $mention->from <= $amount->to + 3) {
                 return true;
             }
         }

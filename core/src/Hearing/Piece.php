@@ -47,7 +47,7 @@ final readonly class Piece
         $isWarned = static fn (Mention $one): bool => $one->from > ($warned[$one->ingredient] ?? PHP_INT_MAX) && ! in_array($one->from, $starts, true);
         $this->foods = array_values(array_filter($words->kept(), static fn (Mention $one): bool => $within($one) && ! $one->within && ! $isWarned($one) && ($one->ingredient !== 'raw-bone' || in_array($one->from, $starts, true)) && ! Turns::isLikened(Phrase::said($words, max(0, $one->from - 5), $one->from)) && ! Product::isNamedBy($one, $words)));
         $all = [...array_filter($words->amounts, $within), ...$clause->shared];
-        $this->amounts = array_values(array_filter($all, static fn (Amount $one): bool => Measures::serves($one, $words)));
+        $this->amounts = array_values(array_filter($all, static fn (Amount $one): bool => Served::serves($one, $words)));
         $starts = array_map(static fn (Amount|Mention $one): int => $one->from, [...$this->foods, ...$this->amounts]);
         $this->first = $starts === [] ? null : min($starts);
         $this->prefix = $this->first === null ? '' : Phrase::said($words, $end, $this->first);

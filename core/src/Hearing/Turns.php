@@ -115,7 +115,7 @@ final class Turns
     /** "Size of a hazelnut", "like a walnut": what a thing is likened to. */
     public static function isLikened(string $before): bool
     {
-        return preg_match('/\b(?:sized? (?:of|like)|big as|large as|thick as|shape of|shaped like|looks? like|tastes? like|smells? like)(?: an?| the| your)?$/u', $before) === 1;
+        return preg_match('/\b(?:sized? (?:of|like)|big as|large as|thick as|shape of|shaped like|(?:smaller|bigger|larger|thicker|thinner|less) than|looks? like|tastes? like|smells? like)(?: an?| the| your)?$/u', $before) === 1;
     }
 
     /**
