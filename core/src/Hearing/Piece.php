@@ -45,7 +45,10 @@ final readonly class Piece
         $starts = array_map(static fn (Amount $one): int => $one->to, $words->amounts);
         // "but not a blue cheese, blue cheese can make a dog really poorly"
         $isWarned = static fn (Mention $one): bool => $one->from > ($warned[$one->ingredient] ?? PHP_INT_MAX) && ! in_array($one->from, $starts, true);
-        $this->foods = array_values(array_filter($words->kept(), static fn (Mention $one): bool => $within($one) && ! $one->within && ! $isWarned($one) && ($one->ingredient !== 'raw-bone' || in_array($one->from, $starts, true)) && ! Turns::isLikened(Phrase::said($words, max(0, $one->from - 5), $one->from)) && ! Product::isNamedBy($one, $words)));
+        // "turkey's got to hit 165": it is spoken of
+        $isSubject = static fn (Mention $one): bool => preg_match('/[\'’]s$/u', $words->tokens[$one->to - 1]->raw) === 1
+            && ($words->tokens[$one->to] ?? null)?->is('got', 'about', 'around', 'not', 'been', 'gone', 'going', 'done', 'ready', 'fine', 'good', 'lovely', 'my', 'the', 'a', 'in', 'on', 'only', 'still', 'had') === true;
+        $this->foods = array_values(array_filter($words->kept(), static fn (Mention $one): bool => $within($one) && ! $one->within && ! $isWarned($one) && ! $isSubject($one) && ($one->ingredient !== 'raw-bone' || in_array($one->from, $starts, true)) && ! Turns::isLikened(Phrase::said($words, max(0, $one->from - 5), $one->from)) && ! Product::isNamedBy($one, $words)));
         $all = [...array_filter($words->amounts, $within), ...$clause->shared];
         $this->amounts = array_values(array_filter($all, static fn (Amount $one): bool => Served::serves($one, $words)));
         $starts = array_map(static fn (Amount|Mention $one): int => $one->from, [...$this->foods, ...$this->amounts]);

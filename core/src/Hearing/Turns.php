@@ -22,7 +22,7 @@ final class Turns
         .'|could|can (?:also |always )?(?:use|swap|put|take)|might|maybe you want|if|unless|in case'
         .'|you(?:ll)? (?:only |just )?end up with|makes about|yields?'
         .'|(?:last|next) (?:time|video|week|year|month|sunday|saturday)|i said|you said|instead|comments?|ate|eaten|(?:the )?original(?:ly)? (?:has|had|used|called|calls)|had(?! to)|stole|stolen|kidding|joking'
-        .'|(?:gone|went|going|moved) from|imagine|once upon|for example|filled with|percent off|discount|sponsor(?:s|ed)?|promo|costs?|bucks|dollars|pounds? a (?:bag|box|kilo)'
+        .'|(?:gone|went|going|moved) from|weigh(?:ed|t)? (?:it|them|that) down with|imagine|once upon|for example|filled with|percent off|discount|sponsor(?:s|ed)?|promo|costs?|bucks|dollars|pounds? a (?:bag|box|kilo)'
         .')\b/u';
 
     /** The turn to what is: the last of these is where the telling of this bowl begins again. */

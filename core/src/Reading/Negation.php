@@ -383,6 +383,11 @@ final class Negation
         if (self::mustNotGoIn($tokens, $i)) {
             return true;
         }
+        $named = $tokens[$mention->to - 1];
+        if (preg_match('/[\'’]s$/u', $named->raw) === 1 && in_array($first->text, self::BAD, true)) {
+            // "rhubarb's poisonous"
+            return true;
+        }
         if (! $first->is('is', 'are', 'can', 'will', 'isnt', 'arent', 'may', 'could')) {
             return false;
         }
