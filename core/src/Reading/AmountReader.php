@@ -78,7 +78,9 @@ final class AmountReader
             $i = max($i + 1, $amount->to);
         }
 
-        return array_map(fn (Amount $one): Amount => $this->heapedBehind($one), $amounts);
+        $isHeaped = array_filter($this->tokens, static fn (Token $token): bool => $token->text === 'heaped' || $token->text === 'heaping') !== [];
+
+        return $isHeaped ? array_map(fn (Amount $one): Amount => $this->heapedBehind($one), $amounts) : $amounts;
     }
 
     /** "1 tbsp of peanut butter, heaped": said behind it, the spoon is as full. */

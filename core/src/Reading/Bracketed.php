@@ -22,6 +22,9 @@ final class Bracketed
      */
     public static function join(array $tokens, array $mentions, array $phrases, array &$taken): array
     {
+        if (array_filter($tokens, static fn (Token $token): bool => $token->text === '(' || $token->text === '[') === []) {
+            return $mentions;
+        }
         foreach ($mentions as $m => $mention) {
             $open = self::opening($tokens, $mention->to);
             if ($open === null || $mention->within) {
