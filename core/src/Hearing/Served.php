@@ -46,6 +46,10 @@ final class Served
             // "roll five mil"
             return false;
         }
+        if ($next?->is('is', 'was') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('too', 'about', 'right', 'enough', 'plenty', 'fine', 'big', 'small', 'better') === true) {
+            // "ten grams is about right": of a piece
+            return false;
+        }
         if ($next?->is('per') === true || ($next?->is('a') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('piece', 'ball', 'biscuit', 'treat', 'day', 'week', 'bag', 'hole') === true)) {
             return false;
         }
