@@ -21,9 +21,9 @@ final class Aftermath
 
     private const POURED_OFF = '/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u';
 
-    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed|unsalted|unsweetened|dried|frozen|smoked|tinned|canned|skinless|boneless)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b|\b(?:and|then) (boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them)\b|\b(?:i|we) (bake|boil|roast|steam|poach) (?:mine|ours)\b/u';
+    private const DONE = '/\b(?:thats|theyre|its|they are|that is|ive|already|have)(?: already)?(?: been)? (cooked|boiled|steamed|poached|roasted|mashed|unsalted|unsweetened|dried|frozen|smoked|tinned|canned|skinless|boneless)\b|\b(?:i|ive|we|weve|she|shes|he|hes)(?: have| had)?(?: just| already)? (cooked|browned|boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them|these|this|that|mine)\b|\b(?:and|then) (boiled|steamed|poached|roasted|baked|mashed|toasted) (?:it|them)\b|\b(?:i|we) (bake|boil|roast|steam|poach) (?:mine|ours)\b/u';
 
-    private const PAST = ['bake' => 'baked', 'boil' => 'boiled', 'roast' => 'roasted', 'steam' => 'steamed', 'poach' => 'poached', 'cook' => 'cooked'];
+    private const PAST = ['bake' => 'baked', 'boil' => 'boiled', 'roast' => 'roasted', 'steam' => 'steamed', 'poach' => 'poached', 'cook' => 'cooked', 'browned' => 'cooked'];
 
     /** Words of a sentence that only tells of a form. */
     private const SMALL = ['thats', 'theyre', 'its', 'it', 'is', 'are', 'and', 'nice', 'very', 'so', 'all', 'well', 'really', 'quite', 'as', 'that', 'they', 'just', 'of', 'course', 'the', 'kind', 'ones', 'one', 'right', 'okay'];

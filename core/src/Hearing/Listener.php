@@ -27,7 +27,7 @@ final class Listener
     private const REACH = 4;
 
     /** An amount behind these is of a dog, or of what comes out. */
-    private const NOT_OF_TOPIC = '/\b(?:slices?|sliced|thin|thick|deep|roll|rolled|cut|long|wide|bake[ds]?|dry|dried|oven|minutes?|hours?|weighs?|weighed in|dogs?|pupp(?:y|ies)|feed|mould|mold|holes?|balls?|biscuits?|treats?|pieces?|my two|a day)\b/u';
+    private const NOT_OF_TOPIC = '/\b(?:slices?|sliced|thin|thick|deep|roll|rolled|cut|long|wide|pipe|piped|dollop|bake[ds]?|dry|dried|oven|minutes?|hours?|weighs?|weighed in|dogs?|pupp(?:y|ies)|feed|mould|mold|holes?|balls?|biscuits?|treats?|pieces?|my two|a day)\b/u';
 
     private Bowl $bowl;
 
