@@ -7,7 +7,6 @@ namespace MildBowl\Core\Hearing;
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Alignment;
 use MildBowl\Core\Language\Tokenizer;
-use MildBowl\Core\Measuring\PieceWeight;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\Amount;
@@ -35,6 +34,8 @@ final class Listener
 
     private readonly Warnings $warnings;
 
+    private readonly Admission $admission;
+
     /** @var array<int, true> sentences of which something was used */
     private array $used = [];
 
@@ -56,6 +57,7 @@ final class Listener
         $this->bowl = new Bowl($catalogue);
         $this->kinds = new Kinds($catalogue);
         $this->warnings = new Warnings($catalogue);
+        $this->admission = new Admission($catalogue, $this->warnings);
     }
 
     /**
@@ -234,7 +236,7 @@ final class Listener
         $serving = $this->take($piece, $this->kinds->of($piece, $foods[0]) ?? $foods[0], [], null);
         $serving->isOnlyNamed = $serving->isOnlyNamed || $isNew;
         $isOne = preg_match('/^(?:and |so |okay |right )*(?:now|then|next|in goes) (?:\w+ )?(?:the|our|an|your|my)\b/u', Phrase::said($words, 0, $foods[0]->from)) === 1;
-        if ($isNew && $isOne && $this->isCountable($foods[0]) && ! str_ends_with($words->tokens[$foods[0]->to - 1]->text, 's')) {
+        if ($isNew && $isOne && $this->admission->isCountable($foods[0]) && ! str_ends_with($words->tokens[$foods[0]->to - 1]->text, 's')) {
             // "now the egg"
             $serving->amounts = [new Amount(Range::exact(1), 'each', null, 0, 0)];
             $serving->isSure = $serving->isOnlyNamed = false;
@@ -258,11 +260,11 @@ final class Listener
     /** The food of a clause when it goes in; null when nothing does. */
     private function piece(Piece $piece): ?Serving
     {
-        if ($piece->first === null || $this->isDrunk($piece)) {
+        if ($piece->first === null || $this->admission->isDrunk($piece)) {
             return null;
         }
         // "the original had a cup of sugar, a cup of lard and raisins"
-        $this->isAside = ($this->isAside && preg_match('/^(?:and|or|plus)?$/u', $piece->prefix) === 1) || $this->isOfNoBowl($piece);
+        $this->isAside = ($this->isAside && preg_match('/^(?:and|or|plus)?$/u', $piece->prefix) === 1) || $this->admission->isOfNoBowl($piece, $this->bowl);
         if ($this->isAside) {
             return null;
         }
@@ -280,7 +282,11 @@ final class Listener
         $isArticle = count($amounts) === 1 && $amounts[0]->unit === 'each' && $amounts[0]->size === null && $amounts[0]->to > 0 && $piece->words->tokens[$amounts[0]->from]->is('a', 'an');
         $kind = ($amounts === [] || $isArticle) && $piece->n - $this->topicAt <= 1 && $this->kinds->isSortOf($piece, $food, $this->topic) ? $this->topic : null;
         $amounts = $kind === null ? $amounts : $kind->amounts;
-        if (! ($amounts === [] ? $this->goesInUncounted($piece, $food) : $this->goesIn($piece, $food, $amounts, $after))) {
+        if (! ($amounts === [] ? $this->admission->uncounted($piece, $food, $this->bowl) : $this->admission->counted($piece, $food, $amounts, $after, $this->bowl, $this->topicAt))) {
+            $known = $amounts === [] ? $this->admission->spokenOf($piece, $food, $this->bowl) : null;
+            $this->topic = $known ?? $this->topic;
+            $this->topicAt = $known === null ? $this->topicAt : $piece->n;
+
             return null;
         }
         if ($kind !== null) {
@@ -301,26 +307,6 @@ final class Listener
         return $serving;
     }
 
-    /** "My rolling pin has gone, so it's a bottle of wine": for the baker, not for the bowl. */
-    private function isDrunk(Piece $piece): bool
-    {
-        $food = $piece->foods[0] ?? null;
-
-        return $food !== null && $this->catalogue->get($food->ingredient)->inAny(['caffeine-source', 'alcohol-drink'])
-            && preg_match('/\b(?:rolling pin|drink|drinking|sip|pour (?:me|my|your)self|poured (?:me|my)self|cuppa|grab|having|sitting|while i have)\b/u', Phrase::said($piece->words, 0, count($piece->words->tokens))) === 1;
-    }
-
-    /** Whether the words before say that it is somebody else's, of another day, or what came out of the oven. */
-    private function isOfNoBowl(Piece $piece): bool
-    {
-        if (Turns::isNotNow($piece->prefix) && ! Turns::isUsedNow($piece)) {
-            return true;
-        }
-        $food = $piece->foods[0] ?? null;
-
-        return Turns::isYield(Phrase::said($piece->words, $piece->end, $food->from ?? $piece->amounts[0]->to), $food !== null) && ($food === null || Product::isProduct($food, $piece->words));
-    }
-
     /**
      * The amounts of a food, and what is said of them once more behind it.
      *
@@ -330,7 +316,7 @@ final class Listener
     {
         $words = $piece->words;
         $amounts = Measures::inTheSameUnit($piece->amounts, $words);
-        [$amounts, $isGuessed] = Measures::inGrams($amounts, $words, $food, $this->isInGrams, $this->isCountable($food));
+        [$amounts, $isGuessed] = Measures::inGrams($amounts, $words, $food, $this->isInGrams, $this->admission->isCountable($food));
         // a number far behind a food counts something else
         $amounts = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from < $food->to + 6 || $one->contents !== null || Unit::in('metric', $one->unit) !== null));
         $before = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->to <= $food->from));
@@ -343,72 +329,6 @@ final class Listener
         $after = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from >= $food->to && Measures::isOfTheSame($one, $before, Phrase::said($words, $food->to, $one->from))));
 
         return [$before, $after, $isGuessed];
-    }
-
-    /**
-     * Whether a food with an amount goes in.
-     *
-     * @param  list<Amount>  $amounts
-     * @param  list<Amount>  $after
-     */
-    private function goesIn(Piece $piece, Mention $food, array $amounts, array $after): bool
-    {
-        $words = $piece->words;
-        $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
-        $isThere = Turns::isThere($words, $food);
-        if (! Measures::isMeasured($amounts)) {
-            $isPlaced = $piece->any || ($piece->n - $this->topicAt <= 1 && Turns::isJoined($words, (int) $piece->first)) || Turns::isPlaced($words, (int) $piece->first, $piece->prefix);
-            if ($amounts[0]->unit !== 'touch' && ! Measures::isMeasured($after) && ($isCategory || ! $this->isCountable($food) || ! $isPlaced)) {
-                return false;
-            }
-            $isBehind = ($amounts[0]->from ?? 0) >= $food->to && $this->bowl->known($food) === null;
-            if ($isThere && ! $isBehind && ! Measures::isMeasured($after)) {
-                return false;
-            }
-        } elseif ($isCategory && $isThere) {
-            return false;
-        }
-        $known = $this->bowl->known($food, mb_strtolower(Phrase::said($words, $food->from, $food->to)));
-
-        // "another quarter cup if you need it" is not in the bowl yet
-        return $known === null || preg_match('/^(?:if|in case|unless|when) (?:you|it|its|the|that|youre|needed)\b/u', $piece->behind($food, 4)) !== 1;
-    }
-
-    /** Whether a food without an amount goes in; one that was told before is spoken of again. */
-    private function goesInUncounted(Piece $piece, Mention $food): bool
-    {
-        if ($this->warnings->isOf($food->ingredient)) {
-            return false;
-        }
-        $words = $piece->words;
-        if ($food->ingredient === 'water' && Turns::isCookedIn(Phrase::said($words, max(0, $food->from - 9), $food->from))) {
-            return false;
-        }
-        $isObject = $piece->isObject($food);
-        $isCategory = Catalogue::isInGroup($food->ingredient, ['category-word']);
-        $isThere = Turns::isThere($words, $food);
-        if (preg_match('/\b(?:as (?:much|many|little)|enough)(?: of)?(?: the| your)?(?: \w+)?$/u', Phrase::said($words, max($piece->end, $piece->clause->from), $food->from)) === 1) {
-            // "and as much skimmed milk as will make a paste"
-            return $this->bowl->known($food) === null;
-        }
-        if (! $isThere && preg_match('/\b(?:need|needs)(?: some| a bit of)?$/u', $piece->prefix) === 1) {
-            return true;
-        }
-        $isPutIn = $isObject || ($piece->goesOn && Turns::isBare($words, $food, $piece->end)) || preg_match('/(?:^|\s)some$/u', $piece->prefix) === 1
-            || preg_match('/^(?:as (?:needed|required)|enough|to bind|if needed)\b/u', $piece->behind($food, 3)) === 1;
-        // "stir in the milk": what goes in and was never spoken of before was forgotten, not counted
-        $isNew = $isObject && ! $isCategory && $this->bowl->known($food) === null;
-        if ($isPutIn && (! $isThere || $isNew) && (! $isCategory || $isObject)) {
-            return true;
-        }
-        $isListed = preg_match('/^(?:and |then |so )*(?:the|your|my|our)$/u', $piece->prefix) === 1;
-        $known = $isThere && ($isObject || $isListed || Turns::isAtHead($words, $food->from)) ? $this->bowl->known($food) : null;
-        if ($known !== null) {
-            $this->topic = $known;
-            $this->topicAt = $piece->n;
-        }
-
-        return false;
     }
 
     /** A measured word that nobody knows: a line of its own, to be asked about. */
@@ -492,13 +412,5 @@ final class Listener
         $this->topicAt = $piece->n;
 
         return $serving;
-    }
-
-    /** Whether a food comes in pieces that somebody weighed. */
-    private function isCountable(Mention $food): bool
-    {
-        $one = $this->catalogue->get($food->ingredient);
-
-        return ! $one->inGroup('composite-head') && PieceWeight::of($one, 'each', null) !== null;
     }
 }
