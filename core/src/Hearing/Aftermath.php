@@ -17,7 +17,7 @@ final class Aftermath
     private const TAKEN_BACK = '/\b(?:i|we) (?:(?:always |usually )?(?:leave|left|skip|skipped) (?:it|that|them)(?: out)?|dont (?:use|put|add|like) (?:it|that|them)|wouldnt$|dont$|never do$|wouldnt do (?:it|that))'
         .'|\b(?:just )?(?:kidding|joking)\b|\bi never (?:need|use|bother with|add|put) (?:it|them|any)\b|\b(?:i|we|ill|well) (?:cross|strike|cut|take) (?:that|it|this|them) out\b|\bcrossed (?:that|it|this) out\b|\bthat was the old (?:one|recipe|way)\b|\bdont (?:do|use|put) \w+ any ?more\b|\bno you know what\b|\bthats too (?:salty|rich|fatty|sweet)\b|\bthats (?:my|for my) (?:\w+ )?(?:granola|breakfast|lunch|tea|dinner|bread)\b|\bthats for the (?:\w+ )?(?:shortbread|humans?|people|kids|children|other|neighbours?)\b/u';
 
-    private const UNDRAINED = '/\b(?:dont|do not|no need to|without) drain(?:ing)?\b|\bundrained\b|\b(?:water|liquid|juice|brine|oil) and all\b|\b(?:use|with|tip in|pour in) (?:all )?(?:the|its|their) (?:water|liquid|juice)(?: in| too| as well)?\b(?! from)/u';
+    private const UNDRAINED = '/\b(?:dont|do not|no need to|without) drain(?:ing)?\b|\bundrained\b|\b(?:water|liquid|juice|brine|oil) and all\b|(?<!dont )(?<!not )(?<!never )\b(?:use|with|tip in|pour in) (?:all )?(?:the|its|their) (?:water|liquid|juice)(?: in| too| as well)?\b(?! from)/u';
 
     private const POURED_OFF = '/\b(?:taken|poured|tipped|pour|tip|took) (?:away|off|out) the (?:water|oil|liquid|brine)\b/u';
 

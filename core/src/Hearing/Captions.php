@@ -29,6 +29,11 @@ final class Captions
     /** Of rows that end with a sentence, the share from which rows are sentences. */
     private const CLOSED = 0.7;
 
+    /** Words of the middle row, and the share of rows that end in the middle of a sentence, from which a film filled its rows. */
+    private const FULL = 6;
+
+    private const TORN = 0.2;
+
     public static function joined(string $plain, Lexicon $lexicon): string
     {
         $rows = explode("\n", $plain);
@@ -43,14 +48,29 @@ final class Captions
         if ($isPunctuated && ! $isWrapped) {
             return $plain;
         }
+        $isFull = ! $isPunctuated && self::isFull($filled);
         $text = $rows[0];
         foreach (array_slice($rows, 1) as $n => $row) {
             $isSoft = trim($rows[$n]) !== '' && trim($row) !== '' && preg_match('/^\s*(?:[-*•]|\d{1,2}[.)]\s)/u', $row) !== 1
-                && ($isPunctuated ? ! self::isClosed($rows[$n]) : self::isOpen($rows[$n], $row, $lexicon));
+                && ($isPunctuated || $isFull ? ! self::isClosed($rows[$n]) : self::isOpen($rows[$n], $row, $lexicon));
             $text .= ($isSoft ? ' ' : "\n").$row;
         }
 
         return $text;
+    }
+
+    /**
+     * Whether rows without marks were cut where they were full.
+     *
+     * @param  array<int, string>  $rows
+     */
+    private static function isFull(array $rows): bool
+    {
+        $counts = array_map(static fn (string $row): int => (int) preg_match_all('/\S+/u', $row), array_values($rows));
+        sort($counts);
+        $torn = array_filter($rows, static fn (string $row): bool => preg_match('/\b(?:'.implode('|', self::OPEN).')\s*$/iu', $row) === 1);
+
+        return $counts[intdiv(count($counts), 2)] >= self::FULL && count($torn) >= self::TORN * count($counts);
     }
 
     private static function isClosed(string $row): bool

@@ -152,6 +152,12 @@ final class Listener
         } else {
             $this->afterwards($words, $said, $n);
         }
+        if (Turns::isWaterKept($said) && ! isset($this->bowl->servings['water'])) {
+            // "I keep the water. You need about 100 ml of that."
+            $this->topic = $this->bowl->servings['water'] = new Serving('water', 'water', 'water', $n);
+            $this->topic->isOnlyNamed = true;
+            $this->topicAt = $n;
+        }
     }
 
     /** "There is no treacle in these", "actually skip the turmeric". */
@@ -167,7 +173,8 @@ final class Listener
         }
         foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
             $serving = $this->bowl->servings[$mention->ingredient] ?? null;
-            if ($serving !== null && Turns::isTakenOut(Phrase::said($words, 0, $mention->from))) {
+            if ($serving !== null && Turns::isTakenOut(Phrase::said($words, 0, $mention->from)) && ($words->tokens[$mention->to] ?? null)?->is('if') !== true) {
+                // but "don't use the water if there was stock in it"
                 $this->remove($serving);
             }
         }

@@ -33,6 +33,9 @@ final class Talk
     /** Letters of one sentence; dictation knows no full stops. */
     private const LONGEST_SENTENCE = 2_500;
 
+    /** Words to a mark in a talk that was written with marks, at most. */
+    private const MARKED = 25;
+
     /** The talk with blanks where no words of it stand, as long as it was. */
     public static function plain(string $content, Lexicon $lexicon): string
     {
@@ -68,6 +71,7 @@ final class Talk
         $sentences = [];
         $buffer = '';
         $from = 0;
+        $isMarked = preg_match_all('/[.!?…,;](?=\s|$|["\')])/u', $text) * self::MARKED >= preg_match_all('/\s+/u', $text);
         foreach (preg_split('/((?<=[.!?…])["\')\]]*\s+|\s*\n\s*)/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [] as $n => $part) {
             if ($n % 2 === 0) {
                 $from = $buffer === '' ? $at : $from;
@@ -75,18 +79,18 @@ final class Talk
             } elseif (! str_contains($part, "\n") && preg_match(self::SHORTENED, $buffer) === 1 && preg_match(self::MEASURED_LAST, $buffer) !== 1) {
                 $buffer .= $part;
             } else {
-                self::take($buffer, $from, $lexicon, $sentences);
+                self::take($buffer, $from, $isMarked, $lexicon, $sentences);
                 $buffer = '';
             }
             $at += mb_strlen($part);
         }
-        self::take($buffer, $from, $lexicon, $sentences);
+        self::take($buffer, $from, $isMarked, $lexicon, $sentences);
 
         return self::withoutNames($sentences);
     }
 
     /** @param  list<Sentence>  $sentences */
-    private static function take(string $text, int $from, Lexicon $lexicon, array &$sentences): void
+    private static function take(string $text, int $from, bool $isMarked, Lexicon $lexicon, array &$sentences): void
     {
         $rest = ltrim($text);
         $plain = rtrim($rest);
@@ -94,6 +98,16 @@ final class Talk
             return;
         }
         $from += mb_strlen(substr($text, 0, strlen($text) - strlen($rest)));
+        foreach ($isMarked ? [$plain] : Breaths::of($plain, $lexicon) as $breath) {
+            self::cut($breath, $from, $lexicon, $sentences);
+            $from += mb_strlen($breath);
+        }
+    }
+
+    /** @param  list<Sentence>  $sentences */
+    private static function cut(string $text, int $from, Lexicon $lexicon, array &$sentences): void
+    {
+        $plain = rtrim($text);
         while (strlen($plain) > self::LONGEST_SENTENCE) {
             $cut = strrpos(substr($plain, 0, self::LONGEST_SENTENCE), ' ');
             $first = $cut === false || $cut < 10 ? mb_strcut($plain, 0, self::LONGEST_SENTENCE) : substr($plain, 0, $cut);

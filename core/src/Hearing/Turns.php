@@ -52,7 +52,7 @@ final class Turns
     /** Words before the first word that counts. */
     private const OPENINGS = [
         'and', 'so', 'now', 'then', 'next', 'okay', 'ok', 'right', 'alright', 'well', 'but', 'or', 'first', 'second', 'third', 'last', 'lastly', 'finally', 'oh', 'plus', 'also', 'just', 'only', 'um', 'uh', 'of', 'course',
-        'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'theres', 'heres', 'here', 'ive', 'got', 'weve', 'yes', 'no', 'aye', 'in', 'goes', 'go', 'ingredient', 'ingredients', 'its', 'thats', 'this', 'is',
+        'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'theres', 'heres', 'here', 'ive', 'got', 'weve', 'yes', 'no', 'aye', 'in', 'goes', 'go', 'ingredient', 'ingredients', 'its', 'thats', 'this', 'is', 'anyway', 'anyhow',
     ];
 
     /** Behind one of these, and at most six words more, a number of pieces goes in. */
@@ -96,8 +96,18 @@ final class Turns
     /** "You could use coconut oil, or …", "or a flax egg if yours can't have eggs": a whole sentence for others. */
     public static function isOfOthers(string $said): bool
     {
+        if (preg_match('/^(?:\w+ ){0,2}(?:i would|id|we would|wed) (?:normally |usually |have )?(?:use|used|put)\b.* but (?:i|we) (?:ran out|ran short|havent|had none|dont have|didnt have)\b/u', $said) === 1) {
+            // "I would use oat but I ran out"
+            return true;
+        }
+
         return (preg_match('/^(?:or|and|but|so|now)? ?(?:you (?:could|can also|might|may)|some (?:people|folks|do)|others)\b/u', $said) === 1 || preg_match('/^or\b.*\bif\b/u', $said) === 1)
             && preg_match('/\b(?:but|and) i (?:use|used|take|put)\b/u', $said) !== 1 && ! self::isBackNow($said);
+    }
+
+    public static function isWaterKept(string $said): bool
+    {
+        return preg_match('/\b(?:keep|kept|save|saved|reserve|reserved|hang on to) (?:all |some )?(?:of )?(?:the|its|their|that) (?:cooking |poaching |boiling )?(?:water|liquid)\b/u', $said) === 1;
     }
 
     /** "Poach them, five minutes, in water": water that is poured away again. */

@@ -240,6 +240,10 @@ final class Negation
         if ($joint->is('or', 'nor', '/') || ($wide && $joint->is('and', '&'))) {
             return $i + 1;
         }
+        if (isset($byStart[$i]) && self::listGoesOn($tokens, $mentions, $byStart, $i, $wide)) {
+            // "no salt onion or garlic", as it is spoken
+            return $i;
+        }
         if (! $joint->is(',') || ! self::listGoesOn($tokens, $mentions, $byStart, $i, $wide)) {
             return null;
         }
