@@ -171,10 +171,12 @@ final class Listener
                 $this->remove($serving);
             }
         }
-        foreach (array_intersect_key($words->mentions, $words->negated) as $mention) {
+        foreach ($words->mentions as $index => $mention) {
             $serving = $this->bowl->servings[$mention->ingredient] ?? null;
-            if ($serving !== null && Turns::isTakenOut(Phrase::said($words, 0, $mention->from)) && ($words->tokens[$mention->to] ?? null)?->is('if') !== true) {
-                // but "don't use the water if there was stock in it"
+            $before = $serving === null ? '' : Phrase::said($words, 0, $mention->from);
+            // but "don't use the water if there was stock in it"
+            $isOut = isset($words->negated[$index]) ? Turns::isTakenOut($before) && ($words->tokens[$mention->to] ?? null)?->is('if') !== true : Turns::isForgotten($before);
+            if ($serving !== null && $isOut) {
                 $this->remove($serving);
             }
         }

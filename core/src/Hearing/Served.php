@@ -72,7 +72,7 @@ final class Served
             return false;
         }
         $isArticle = $words->tokens[$amount->from]->is('a', 'an', 'the');
-        if ($isArticle && $before?->is('in', 'on', 'use', 'with', 'off', 'through', 'to', 'from') === true && ! self::isFollowedByFood($amount, $words) && ($words->tokens[$amount->from - 2] ?? null)?->is('start', 'begin') !== true) {
+        if ($isArticle && ! Unit::isMass('metric', $amount->unit) && $before?->is('in', 'on', 'use', 'with', 'off', 'through', 'to', 'from') === true && ! self::isFollowedByFood($amount, $words) && ($words->tokens[$amount->from - 2] ?? null)?->is('start', 'begin') !== true) {
             return false;
         }
 

@@ -27,6 +27,9 @@ final class Talk
     /** "Baking powder, half a tsp.": measured last, the sentence is over. */
     private const MEASURED_LAST = '/^[^,]+, [^,]*\b(?:tbsp|tsp|tbs|oz|lb|lbs|g|kg|ml|c)\.$/iu';
 
+    /** "That came to 180 g. One egg.": a written number begins the next sentence, and no food of those grams. */
+    private const NEXT_AMOUNT = '/^(?:One|Two|Three|Four|Five|Six|Eight|Ten|Half|A|An|And|Then|Now|Next|Add|Mix|Stir) /u';
+
     /** Letters of talk that are heard at once: more than two hours of it. */
     public const LONGEST = 120_000;
 
@@ -72,11 +75,12 @@ final class Talk
         $buffer = '';
         $from = 0;
         $isMarked = preg_match_all('/[.!?…,;](?=\s|$|["\')])/u', $text) * self::MARKED >= preg_match_all('/\s+/u', $text);
-        foreach (preg_split('/((?<=[.!?…])["\')\]]*\s+|\s*\n\s*)/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [] as $n => $part) {
+        $parts = preg_split('/((?<=[.!?…])["\')\]]*\s+|\s*\n\s*)/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [];
+        foreach ($parts as $n => $part) {
             if ($n % 2 === 0) {
                 $from = $buffer === '' ? $at : $from;
                 $buffer .= $part;
-            } elseif (! str_contains($part, "\n") && preg_match(self::SHORTENED, $buffer) === 1 && preg_match(self::MEASURED_LAST, $buffer) !== 1) {
+            } elseif (! str_contains($part, "\n") && preg_match(self::SHORTENED, $buffer) === 1 && preg_match(self::MEASURED_LAST, $buffer) !== 1 && preg_match(self::NEXT_AMOUNT, $parts[$n + 1] ?? '') !== 1) {
                 $buffer .= $part;
             } else {
                 self::take($buffer, $from, $isMarked, $lexicon, $sentences);

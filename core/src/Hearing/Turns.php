@@ -52,7 +52,7 @@ final class Turns
     /** Words before the first word that counts. */
     private const OPENINGS = [
         'and', 'so', 'now', 'then', 'next', 'okay', 'ok', 'right', 'alright', 'well', 'but', 'or', 'first', 'second', 'third', 'last', 'lastly', 'finally', 'oh', 'plus', 'also', 'just', 'only', 'um', 'uh', 'of', 'course',
-        'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'theres', 'heres', 'here', 'ive', 'got', 'weve', 'yes', 'no', 'aye', 'in', 'goes', 'go', 'ingredient', 'ingredients', 'its', 'thats', 'this', 'is', 'anyway', 'anyhow',
+        'to', 'start', 'with', 'another', 'optional', 'optionally', 'number', 'there', 'theres', 'heres', 'here', 'ive', 'got', 'weve', 'yes', 'no', 'aye', 'in', 'goes', 'go', 'ingredient', 'ingredients', 'its', 'thats', 'this', 'is', 'anyway', 'anyhow', 'today', 'tonight',
     ];
 
     /** Behind one of these, and at most six words more, a number of pieces goes in. */
@@ -174,6 +174,12 @@ final class Turns
     public static function isTakenOut(string $before): bool
     {
         return preg_match('/\b(?:sorry|no|wait|oops|actually)(?: no)? not(?: the)?$/u', $before) === 1 || preg_match('/\b(?:skip|leave out|leaving out|ditch|forget|ignore|scrap|omit|not using|wouldnt use|dont use|stopped using|there is no|theres no|isnt any)(?: the| any| that| your)?$/u', $before) === 1 && ! self::isNotNow($before);
+    }
+
+    /** "Actually, forget the stock": no negation of a line, but what was told before goes out; "don't forget the egg" is none. */
+    public static function isForgotten(string $before): bool
+    {
+        return preg_match('/(?<!dont )(?<!not )(?<!never )(?<!cant )\b(?:forget|scrap|scratch|strike)(?: about)?(?: the| that)?$/u', $before) === 1;
     }
 
     public static function isSelling(string $said): bool
