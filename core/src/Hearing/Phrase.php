@@ -14,6 +14,9 @@ use MildBowl\Core\Reading\Words;
 /** The words of a clause that name its food and its form, without its amount and without the telling around it. */
 final class Phrase
 {
+    /** "In a dry pan": what stands before one of these is said of it, not of the food. */
+    private const VESSELS = ['pan', 'frying', 'skillet', 'pot', 'bowl', 'tray', 'towel', 'cloth', 'tea', 'place', 'cupboard', 'hands'];
+
     /** Small words that may stand between forms and between foods that are left out. */
     private const BETWEEN = [',' => true, 'and' => true, 'or' => true, '-' => true, 'with' => true, 'no' => true, 'without' => true, 'in' => true, 'it' => true, 'not' => true, 'any' => true, 'free' => true, 'water' => true, 'finely' => true, 'well' => true, 'small' => true, 'soft' => true, 'the' => true, 'kind' => true, 'sort' => true, 'ones' => true, 'one' => true, 'that' => true, 'i' => true, 'ive' => true, 'we' => true, 'have' => true, 'been' => true, 'thats' => true, 'is' => true, 'are' => true, 'already' => true, 'which' => true, 'a' => true, 'medium' => true, 'large' => true, 'big' => true];
 
@@ -52,7 +55,7 @@ final class Phrase
                 // "the water I cooked the carrots in"
                 break;
             }
-            if ($depth === 0 && (isset($forms[$token->stem]) || isset($inFood[$k]) || $token->is(')', 'water', 'free'))) {
+            if ($depth === 0 && ((isset($forms[$token->stem]) && ($words->tokens[$k + 1] ?? null)?->is(...self::VESSELS) !== true) || isset($inFood[$k]) || $token->is(')', 'water', 'free'))) {
                 $last = $k + 1;
             }
         }
@@ -77,8 +80,9 @@ final class Phrase
     {
         $forms = Compiled::tables()['formWords']['phrases'];
         $found = '';
-        foreach (preg_split('/[^\p{L}-]+/u', mb_strtolower($text)) ?: [] as $word) {
-            $found .= isset($forms[Tokenizer::stem($word)]) && ! str_contains(mb_strtolower($plain), $word) && ! str_contains($found, $word) ? ", $word" : '';
+        $all = preg_split('/[^\p{L}-]+/u', mb_strtolower($text)) ?: [];
+        foreach ($all as $n => $word) {
+            $found .= isset($forms[Tokenizer::stem($word)]) && ! in_array($all[$n + 1] ?? '', self::VESSELS, true) && ! str_contains(mb_strtolower($plain), $word) && ! str_contains($found, $word) ? ", $word" : '';
         }
 
         return $found;
@@ -90,6 +94,9 @@ final class Phrase
         $forms = Compiled::tables()['formWords']['phrases'];
         $found = [];
         for ($k = $from; $k < $to; $k++) {
+            if (($words->tokens[$k + 1] ?? null)?->is(...self::VESSELS) === true) {
+                break;
+            }
             if (isset($forms[$words->tokens[$k]->stem])) {
                 $found[] = $words->tokens[$k]->text;
             } elseif (! $words->tokens[$k]->is(',', 'and', 'once', 'when', 'its', 'theyre', 'it', 'is', 'are', 'been', 'after', 'ive', 'already', 'youve')) {
