@@ -116,6 +116,28 @@ it('cuts a talk without marks where it takes breath, and loses no letter', funct
     ]);
 });
 
+it('loses no poison that is told among the foods, with marks and without', function (): void {
+    $poisons = [['two tablespoons of raisins', 'raisins'], ['half an onion', 'onion'], ['a handful of grapes', 'grapes'], ['one clove of garlic', 'garlic'], ['a cup of dark chocolate chips', 'chocolate']];
+    $told = 0;
+    $missed = [];
+    foreach (Narration::all() as $n => $one) {
+        foreach (['' => $one->talk, 'unmarked ' => unmarked($one->talk)] as $how => $talk) {
+            [$said, $word] = $poisons[$n % 5];
+            $talk = (string) preg_replace('/\b(?:grams|cups?|tablespoons) of (?:oats|oat flour|wholemeal flour|peanut butter|pumpkin|plain flour|rice flour)\b/iu', $how === '' ? "$0, $said" : "$0 and $said", $talk, 1, $count);
+            if ($count === 0 || substr_count($talk, "\n") > 40) {
+                continue;
+            }
+            $told++;
+            $sheets = sheetsOf($talk);
+            if (! str_contains(implode("\n", array_column($sheets, 'text')), $word)) {
+                $missed[] = "$how$one->name: $said";
+                expect(str_contains((string) json_encode(array_column($sheets, 'warnings')), $word))->toBeTrue("$how$one->name: $said");
+            }
+        }
+    }
+    expect($told)->toBeGreaterThan(150)->and(count($missed))->toBeLessThanOrEqual(2, implode("\n", $missed));
+});
+
 it('shows for each line the words it came from', function (): void {
     foreach (Narration::all() as $one) {
         foreach (sheetsOf($one->talk) as $sheet) {
