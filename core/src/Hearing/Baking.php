@@ -68,7 +68,11 @@ final class Baking
             $isHere = preg_match(self::HOT, $said) === 1 || $heard->celsius !== $had;
             $goesOn = $isHot && count($sentence->words->tokens) <= 9 && preg_match(self::NOT_BAKED, $said) !== 1;
             if ($isHere || $goesOn) {
+                // "cook the lentils, fifteen minutes": the time that is told with the heat is the oven's
+                $earlier = $heard->minutes;
+                $heard->minutes = $had === null && $heard->celsius !== null ? null : $earlier;
                 $heard->time($sentence);
+                $heard->minutes ??= $earlier;
             }
             $isHot = $isHere;
             $heard->thickness($sentence);

@@ -34,6 +34,8 @@ final class Listener
 
     private readonly Warnings $warnings;
 
+    private readonly Retractions $retractions;
+
     private readonly Admission $admission;
 
     /** @var array<int, true> sentences of which something was used */
@@ -57,6 +59,7 @@ final class Listener
         $this->bowl = new Bowl($catalogue);
         $this->kinds = new Kinds($catalogue);
         $this->warnings = new Warnings($catalogue);
+        $this->retractions = new Retractions;
         $this->admission = new Admission($catalogue, $this->warnings);
     }
 
@@ -106,6 +109,10 @@ final class Listener
             return;
         }
         $said = Phrase::said($words, 0, count($words->tokens));
+        array_map($this->remove(...), $this->retractions->denied($words, $said));
+        $this->retractions->report('', []);
+        $this->retractions->doubt($said, $this->topic, $n);
+        $known = $this->bowl->servings;
         if (Turns::isConditional($words) || Turns::isSelling($said) || Turns::isOfOthers($said)) {
             return;
         }
@@ -146,7 +153,15 @@ final class Listener
         if ($taken === [] && ($this->nameOnly($sentence, $n) || $this->justOne($said, $n))) {
             return;
         }
-        $this->takeOut($words);
+        array_map($this->remove(...), Retractions::leftOut($words, $said, $this->bowl));
+        $this->retractions->report($said, array_values(array_filter($taken, static fn (Serving $one): bool => ! in_array($one, $known, true))));
+        foreach ($taken as $one) {
+            $worse = $this->retractions->betterThan($one, $n);
+            if ($worse !== null) {
+                $this->remove($worse);
+                $this->topic = $one;
+            }
+        }
         if ($last !== null) {
             $this->told($words, $last, $heldFrom, count($words->tokens));
         } else {
@@ -157,28 +172,6 @@ final class Listener
             $this->topic = $this->bowl->servings['water'] = new Serving('water', 'water', 'water', $n);
             $this->topic->isOnlyNamed = true;
             $this->topicAt = $n;
-        }
-    }
-
-    /** "There is no treacle in these", "actually skip the turmeric". */
-    private function takeOut(Words $words): void
-    {
-        $said = Phrase::said($words, 0, count($words->tokens));
-        foreach ($words->amounts === [] && preg_match('/(?<!dont )(?<!never )\b(?:leave|left) (?:it |them )?out$/u', $said) === 1 ? $words->mentions : [] as $mention) {
-            // "suet too rich for Tinker, leave out"
-            $serving = $this->bowl->servings[$mention->ingredient] ?? null;
-            if ($serving !== null) {
-                $this->remove($serving);
-            }
-        }
-        foreach ($words->mentions as $index => $mention) {
-            $serving = $this->bowl->servings[$mention->ingredient] ?? null;
-            $before = $serving === null ? '' : Phrase::said($words, 0, $mention->from);
-            // but "don't use the water if there was stock in it"
-            $isOut = isset($words->negated[$index]) ? Turns::isTakenOut($before) && ($words->tokens[$mention->to] ?? null)?->is('if') !== true : Turns::isForgotten($before);
-            if ($serving !== null && $isOut) {
-                $this->remove($serving);
-            }
         }
     }
 
@@ -335,7 +328,7 @@ final class Listener
         if ($before === []) {
             return [$amounts, [], $isGuessed];
         }
-        $after = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from >= $food->to && Measures::isOfTheSame($one, $before, Phrase::said($words, $food->to, $one->from))));
+        $after = array_values(array_filter($amounts, static fn (Amount $one): bool => $one->from >= $food->to && (Measures::isOfThat($one, $words) || Measures::isOfTheSame($one, $before, Phrase::said($words, $food->to, $one->from)))));
 
         return [$before, $after, $isGuessed];
     }

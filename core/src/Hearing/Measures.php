@@ -185,6 +185,13 @@ final class Measures
         return $amounts;
     }
 
+    /** "I've got a watermelon here, and I want two cups of that". */
+    public static function isOfThat(Amount $amount, Words $words): bool
+    {
+        return self::isMeasured([$amount]) && preg_match('/^(?:of )?(?:that|it|this|those|them)\b/u', Phrase::said($words, $amount->to, $amount->to + 2)) === 1
+            && ($words->tokens[$amount->to - 1]->is('of') || ($words->tokens[$amount->to] ?? null)?->is('of') === true);
+    }
+
     /**
      * Whether an amount behind a food says again, or better, what was said before it: corrected, summed up, weighed where it was counted,
      * measured where it was a handful, or the size of the tin.

@@ -94,6 +94,9 @@ final class Product
     /** What leads to the name of what is made now. */
     private const NOW = '/\b(?:today|tonight|this is|these are|theyre|they are|its|were (?:making|doing)|we are (?:making|doing)|im (?:making|doing)|making|going to make|how i make|recipe)\b/u';
 
+    /** Words that no name of a treat holds: what it is not, and how much of it. */
+    private const NO_NAME = '/\b(?:no|not|never|nor|without|isn[\'’]?t|aren[\'’]?t|don[\'’]?t|won[\'’]?t|hundred|grams?|kilos?|cups?|tablespoons?|teaspoons?|minutes?|hours?|degrees)\b/iu';
+
     /** @param  list<Sentence>  $sentences */
     public static function title(array $sentences, Heard $heard): string
     {
@@ -105,7 +108,7 @@ final class Product
             }
             foreach ($found[0] as $called) {
                 $title = (string) preg_replace('/^.*\b(?:'.self::NOT_CALLED.')\s+(?=\S)/iu', '', trim($called));
-                if (str_word_count($title) > 1 && self::namesFood($title, $one->words)) {
+                if (str_word_count($title) > 1 && preg_match(self::NO_NAME, $title) !== 1 && self::namesFood($title, $one->words)) {
                     $names[] = [preg_match(self::NOW, $said) === 1 ? 0 : 1, $n, $title];
                 }
             }

@@ -182,6 +182,25 @@ final class Turns
         return preg_match('/(?<!dont )(?<!not )(?<!never )(?<!cant )\b(?:forget|scrap|scratch|strike)(?: about)?(?: the| that)?$/u', $before) === 1;
     }
 
+    /** "My husband says, put chilli", "you'll see some recipes with a clove of garlic": what others put in, until it is denied. */
+    public static function isReported(string $said): bool
+    {
+        return preg_match('/\b(?:says?|said|saying|wanted|wants|asked|asks|asking|suggests?|suggested|reckons|some recipes|other recipes|people|some folks?|others|somebody|someone|everybody)\b/u', $said) === 1;
+    }
+
+    /** "No.", "Don't.", "I said absolutely not, …". */
+    public static function isDenial(string $said): bool
+    {
+        return preg_match('/^(?:(?:no|nope|never|dont|please dont|no way|absolutely not|definitely not|not a chance|i dont|i wouldnt|i wont|i never do|just no)(?: (?:no|thank you|thanks|please|ever|ever ever))*$|(?:and |but |so |well )?i (?:said|say|told (?:him|her|them)) (?:absolutely |definitely )?(?:no|not|never)\b)/u', $said) === 1;
+    }
+
+    /** "Hmm, no, hang on.": what was told last may be wrong, and the next sentence says it better. */
+    public static function isDoubt(string $said): bool
+    {
+        return preg_match('/^(?:(?:hmm|um|uh|oh|no|wait|hang on|hold on|sorry|oops|actually|a|minute|second|sec|let me check|thats not right|thats wrong|scratch that)\s*)+$/u', $said) === 1
+            && preg_match('/\b(?:no|wait|hang on|hold on|sorry|oops|wrong|scratch)\b/u', $said) === 1;
+    }
+
     public static function isSelling(string $said): bool
     {
         return preg_match(self::SELLING, $said) === 1;

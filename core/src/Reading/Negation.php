@@ -45,7 +45,7 @@ final class Negation
         'mix', 'be', 'eat', 'fed', 'given', 'allow', 'buy', 'confuse', 'with', 'it', 'list', 'lists', 'listed', 'want', 'need', 'like', 'think', 'thinking', 'about', 'way', 'i', 'we', 'you', 'id',
         'would', 'should', 'could', 'will', 'shall', 'anything', 'everything', 'something', 'things', 'thing', 'stuff', 'food', 'foods', 'products', 'toxic', 'poisonous', 'dangerous', 'such', 'as',
         'chuck', 'throw', 'bung', 'tip', 'whack', 'sneak', 'slip', 'sprinkle', 'drop', 'toss', 'serve', 'offer', 'try', 'let', 'bother', 'dare', 'go', 'near', 'throwing', 'chucking', 'them', 'him', 'her', 'this', 'these',
-        'that', 'which', 'dogs', 'dog', 'your', 'my', 'our', 'own', 'into', 'in', 'from', 'got', 'taste', 'made', 'sign', 'hint', 'bought', 'do', 'instant', 'quick', 'brand', 'brands', 'type', 'types', 'those',
+        'that', 'which', 'dogs', 'dog', 'your', 'my', 'our', 'own', 'into', 'in', 'from', 'got', 'taste', 'made', 'sign', 'hint', 'bought', 'do', 'tempted', 'instant', 'quick', 'brand', 'brands', 'type', 'types', 'those',
     ];
 
     /** What stands behind a negation and takes it back: "not only", "no more than", "don't forget", "never skip". */
