@@ -64,7 +64,7 @@ final class Baking
             $said = ' '.implode(' ', array_map(static fn (Token $token): string => $token->text, $sentence->words->tokens)).' ';
             $said = str_replace([' no baking ', ' no bake ', ' no oven ', ' without baking '], ' unbaked ', $said);
             $had = $heard->celsius;
-            $heard->temperature($sentence, preg_match(self::HOT, $said) === 1);
+            $heard->temperature($sentence, preg_match(self::HOT, $said) === 1 || ($isHot && preg_match('/^ i (?:did|do|had|used) /u', $said) === 1));
             $isHere = preg_match(self::HOT, $said) === 1 || $heard->celsius !== $had;
             $goesOn = $isHot && count($sentence->words->tokens) <= 9 && preg_match(self::NOT_BAKED, $said) !== 1;
             if ($isHere || $goesOn) {
@@ -132,7 +132,7 @@ final class Baking
             $before = $tokens[$i - 1] ?? null;
             $i = max($i, $k - 1);
             $isNamed = $next?->is('°', 'º', 'degree', 'degrees', 'f', 'c', 'celsius', 'fahrenheit', 'fan') === true;
-            $isLed = $before === null || $before->is('at', 'to', 'oven', 'on', 'is', 's', 'its', 'thats', 'bake', 'says', 'degrees', 'ovens', 'up', 'temperatures', 'balls', 'buttons', 'and');
+            $isLed = $before === null || $before->is('at', 'to', 'oven', 'on', 'is', 's', 'its', 'thats', 'did', 'bake', 'says', 'degrees', 'ovens', 'up', 'temperatures', 'balls', 'buttons', 'and');
             $least = $isNamed ? 40.0 : ($isHot && $before?->is('at', 'to', 'oven') === true ? 60.0 : 90.0);
             if ($range->best < $least || $range->best > 550.0 || self::isOfElse($sentence, $k, $next, $before)) {
                 continue;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Hearing;
 
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Token;
 use MildBowl\Core\Reading\Amount;
@@ -22,7 +23,7 @@ final class Measures
     private const SAID_AGAIN = '/\b(?:thats (?:about|around|roughly|a|an|what)|which is|thats|or about|about the same|comes to about|i weigh it)\s*$/u';
 
     /** What was put in so far is summed up. */
-    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|left with|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at| them| it)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$/u';
+    private const SUMMED_UP = '/\b(?:so thats|thats|so were at|were at|were up to|so ill have|all told|altogether|left with|in total|in all|makes|call it|came (?:out )?(?:at|to)|comes out at|came in at|weigh(?:s|ed)(?: in at| them| it)?|work(?:s|ed) out at|that was|which was|so its|its now|gives me|gave me|give you|comes to|ends up)(?: \w+){0,2}\s*$|\bwhich is about$|\bweighed (?:it|them|that)\b(?: \w+){0,3} it (?:was|came to)$/u';
 
     /** From so many on nobody counts pieces: of what comes in pieces, and of what does not. */
     private const TOO_MANY = 60;
@@ -150,7 +151,7 @@ final class Measures
         foreach ($isInGrams ? $amounts : [] as $n => $one) {
             $isBefore = $one->to <= $food->from && in_array(Phrase::said($words, $one->to, $food->from), ['', 'of', 'of the'], true) && ($words->tokens[$one->to] ?? null)?->is(',', '.') !== true;
             $isLast = ! isset($words->tokens[$one->to]) || $words->tokens[$one->to]->is('.', '!', ',', ';');
-            $isBehind = $one->from >= $food->to && ($words->tokens[$one->to] ?? null)?->is('for', 'degrees', '°', 'c', 'f', 'minutes') !== true && ($one->from <= $food->to + 1 || ($isLast && $one->from <= $food->to + 7 && preg_match('/^(?:\p{L}+ )?(?:up to|its|is|at|to|about)$/u', Phrase::said($words, $food->to, $one->from)) === 1));
+            $isBehind = $one->from >= $food->to && ($words->tokens[$one->to] ?? null)?->is('for', 'degrees', '°', 'c', 'f', 'minutes') !== true && ($one->from <= $food->to + 1 || ($isLast && self::isFormOnly($words, $food->to, $one->from)) || ($isLast && $one->from <= $food->to + 7 && preg_match('/^(?:\p{L}+ )?(?:up to|its|is|at|to|about)$/u', Phrase::said($words, $food->to, $one->from)) === 1));
             if ($one->unit === 'each' && $one->size === null && ($isBefore || $isBehind) && $one->quantity->best >= ($isCountable ? self::TOO_MANY : self::MANY)) {
                 $amounts[$n] = new Amount($one->quantity, 'g', null, $one->from, $one->to);
                 $isGuessed = true;
@@ -185,6 +186,15 @@ final class Measures
         return $amounts;
     }
 
+    /** "Flour, plain, 120". */
+    private static function isFormOnly(Words $words, int $from, int $to): bool
+    {
+        $forms = Compiled::tables()['formWords']['phrases'];
+        $between = array_filter(array_slice($words->tokens, $from, $to - $from), static fn (Token $token): bool => $token->kind !== Token::MARK);
+
+        return count($between) <= 3 && array_filter($between, static fn (Token $token): bool => ! isset($forms[$token->stem])) === [];
+    }
+
     /** "I've got a watermelon here, and I want two cups of that". */
     public static function isOfThat(Amount $amount, Words $words): bool
     {
@@ -201,6 +211,10 @@ final class Measures
     public static function isOfTheSame(Amount $amount, array $before, string $between): bool
     {
         if ($amount->contents !== null || array_intersect(explode(' ', $between), self::CORRECTED) !== [] || preg_match(self::SUMMED_UP, $between) === 1) {
+            return true;
+        }
+        if ($amount->unit === 'each' && $before[0]->unit === 'each' && preg_match('/\bi (?:used|put|had|took)$/u', $between) === 1) {
+            // "a couple of blueberries if you like, I used six"
             return true;
         }
         $isBare = $amount->unit === 'each' && $amount->quantity->best >= self::MANY;
@@ -243,7 +257,7 @@ final class Measures
 
             return;
         }
-        if ($isMass && $first?->unit === 'tin' && $first->contents === null && abs($first->quantity->best - 1.0) > 1e-6 && ! $isEach && preg_match('/\b(?:thats|its|comes to)(?: about| around)?$/u', $between) === 1) {
+        if ($isMass && $first?->unit === 'tin' && $first->contents === null && abs($first->quantity->best - 1.0) > 1e-6 && ! $isEach && preg_match('/\b(?:thats|its|comes to|which is)(?: about| around)?$/u', $between) === 1) {
             // "half a tin of pumpkin, so that's about 200 grams"
             $serving->words .= preg_match('/\b(?:tinned|canned)\b/u', $serving->words) === 1 ? '' : ', tinned';
             $serving->amounts = [new Amount($amount->quantity, $amount->unit, null, 0, 0)];

@@ -72,7 +72,15 @@ final class Phrase
     {
         $amounts = array_filter(array_keys($inAmount), static fn (int $at): bool => $at >= $last && $at < $clause->to);
 
-        return $amounts === [] ? '' : self::behind($words, max($amounts) + 1, $clause->to);
+        if ($amounts === []) {
+            return '';
+        }
+        $end = min($amounts) + 1;
+        while (isset($inAmount[$end])) {
+            $end++;
+        }
+
+        return self::behind($words, $end, $clause->to);
     }
 
     /** The words of form among others, each behind a comma. */
@@ -125,7 +133,8 @@ final class Phrase
         $first = $words->tokens[$from];
         $last = $words->tokens[$to - 1];
 
-        return trim(substr($words->clean, $first->offset, $last->offset + $last->length - $first->offset), ' ,.');
+        // "the turkey's four hundred grams"
+        return (string) preg_replace('/[\'’]s$/u', '', trim(substr($words->clean, $first->offset, $last->offset + $last->length - $first->offset), ' ,.'));
     }
 
     /** The words between two tokens, without the marks. */

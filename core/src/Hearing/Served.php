@@ -34,6 +34,10 @@ final class Served
             return false;
         }
         $behind = $next?->is('the', 'this', 'that', 'your', 'my') === true ? ($words->tokens[$amount->to + 1] ?? null) : $next;
+        if ($next?->is('loaf', 'cake', 'bread', 'sandwich', 'roasting', 'baking', 'pie', 'flan', 'tart') === true && ($words->tokens[$amount->to + 1] ?? null)?->is('tin', 'tins', 'pan', 'tray', 'dish', 'mould', 'mold') === true) {
+            // "press it in a two pound loaf tin"
+            return false;
+        }
         if ($behind?->is(...self::NO_FOOD) === true) {
             return false;
         }

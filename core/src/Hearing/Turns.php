@@ -101,6 +101,11 @@ final class Turns
             return true;
         }
 
+        if (preg_match('/^(?:and |so |but )?i (?:thought about|considered|was tempted to|nearly|almost) (?:put|add|us|throw|chuck|stir)\w*\b/u', $said) === 1 && preg_match('/\b(?:but|and) i (?:used|put|went|did|added)\b/u', $said) !== 1) {
+            // "I thought about putting a spoon of yeast extract in but that's solid salt"
+            return true;
+        }
+
         return (preg_match('/^(?:or|and|but|so|now)? ?(?:you (?:could|can also|might|may)|some (?:people|folks|do)|others)\b/u', $said) === 1 || preg_match('/^or\b.*\bif\b/u', $said) === 1)
             && preg_match('/\b(?:but|and) i (?:use|used|take|put)\b/u', $said) !== 1 && ! self::isBackNow($said);
     }

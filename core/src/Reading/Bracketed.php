@@ -6,8 +6,12 @@ namespace MildBowl\Core\Reading;
 
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Language\Token;
+use MildBowl\Core\Pantry\Catalogue;
 
-/** "Oil 1 tbsp (rapeseed)", "milk 100 ml (oat)": what stands in brackets behind a food, or behind its amount, tells which one it is. */
+/**
+ * "Oil 1 tbsp (rapeseed)", "milk 100 ml (oat)": what stands in brackets behind a food, or behind its amount, tells which one it is; so does
+ * what stands behind a comma and a word for many foods: "flour, plain", "oil, sunflower".
+ */
 final class Bracketed
 {
     /** Words in brackets that name a sort. */
@@ -22,19 +26,22 @@ final class Bracketed
      */
     public static function join(array $tokens, array $mentions, array $phrases, array &$taken): array
     {
-        if (array_filter($tokens, static fn (Token $token): bool => $token->text === '(' || $token->text === '[') === []) {
+        if (array_filter($tokens, static fn (Token $token): bool => in_array($token->text, ['(', '[', ','], true)) === []) {
             return $mentions;
         }
         foreach ($mentions as $m => $mention) {
-            $open = self::opening($tokens, $mention->to);
+            $isComma = ($tokens[$mention->to] ?? null)?->is(',') === true && Catalogue::isInGroup($mention->ingredient, ['category-word']);
+            $open = $isComma ? $mention->to : self::opening($tokens, $mention->to);
             if ($open === null || $mention->within) {
                 continue;
             }
             $inner = [];
-            for ($k = $open + 1; isset($tokens[$k]) && ! $tokens[$k]->is(')', ']'); $k++) {
-                $inner[] = $tokens[$k];
+            for ($k = $open + 1; isset($tokens[$k]) && ! ($isComma ? $tokens[$k]->kind === Token::MARK && ! $tokens[$k]->is('-') : $tokens[$k]->is(')', ']')); $k++) {
+                if (! $isComma || ! $tokens[$k]->is('-')) {
+                    $inner[] = $tokens[$k];
+                }
             }
-            if ($inner === [] || count($inner) > self::MOST_WORDS || $k >= count($tokens) || array_filter($inner, static fn (Token $token): bool => $token->kind !== Token::WORD) !== []) {
+            if ($inner === [] || count($inner) > self::MOST_WORDS || (! $isComma && $k >= count($tokens)) || array_filter($inner, static fn (Token $token): bool => $token->kind !== Token::WORD) !== []) {
                 continue;
             }
             $stems = array_map(static fn (Token $token): string => $token->stem, [...$inner, ...array_slice($tokens, $mention->from, $mention->to - $mention->from)]);
@@ -42,7 +49,7 @@ final class Bracketed
             if ($named === '') {
                 continue;
             }
-            $mentions[$m] = $mention->as($named);
+            $mentions[$m] = $isComma ? new Mention($named, $mention->from, $k, $mention->alternative) : $mention->as($named);
             for ($i = $open + 1; $i < $k; $i++) {
                 $taken[$i] = true;
             }
