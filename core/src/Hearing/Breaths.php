@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace MildBowl\Core\Hearing;
 
 use MildBowl\Core\Data\Unit;
+use MildBowl\Core\Language\Tokenizer;
 use MildBowl\Core\Pantry\Lexicon;
+use MildBowl\Core\Reading\NumberReader;
 
 /**
  * Where a talk that a machine wrote down without a mark takes breath: before what begins a sentence ("then", "so", "I've got", "roll"), and
@@ -44,7 +46,8 @@ final class Breaths
     /** What an amount that goes with the words before it stands behind, besides. */
     private const GOVERNING = ['take', 'takes', 'need', 'needs', 'want', 'use', 'used', 'using', 'add', 'adding', 'put', 'get', 'got', 'have', 'has', 'had', 'makes', 'another', 'goes', 'comes', 'gets', 'weighs', 'plus'];
 
-    private const NUMBERS = 'half|quarter|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|twa|\d+(?:[.\/]\d+)?';
+    /** What no food begins with. */
+    private const NO_FOOD = ['a', 'an', 'and', 'then', 'in', 'at', 'with', 'for', 'from', 'no', 'its', 'so', 'to', 'on', 'is', 'i', 'you', 'if'];
 
     /** @return list<string> the same letters, cut */
     public static function of(string $text, Lexicon $lexicon): array
@@ -64,7 +67,7 @@ final class Breaths
         foreach ($words as $n => $word) {
             $last = $words[$n - 1] ?? '';
             $isBreath = $n - $begun >= self::SHORT && self::begins($word, $words[$n + 1] ?? '', $last);
-            $amount = preg_match('/^(?:'.self::NUMBERS.')$/u', $word) === 1 || in_array($word, ['a', 'an', 'about', 'and', 'then', 'like', 'plus', 'maybe'], true) ? self::foodBehind($words, $n, $lexicon) : null;
+            $amount = NumberReader::isNumber($word) || in_array($word, ['a', 'an', 'about', 'and', 'then', 'like', 'plus', 'maybe'], true) ? self::foodBehind($words, $n, $lexicon) : null;
             if ($amount !== null && $n > $begun + 1 && ($isTold || $n > $begun + 2 || ! self::isFood($words, $n - 1, $lexicon)) && ! self::isHeld($words, $n)) {
                 $isBreath = true;
             }
@@ -115,8 +118,13 @@ final class Breaths
             return false;
         }
 
-        return in_array($last, self::HOLDING, true) || in_array($last, self::GOVERNING, true) || preg_match('/^(?:'.self::NUMBERS.')$/u', $last) === 1
-            || ($words[$at] === 'and' && Unit::isNamed(rtrim($last, 's')) && preg_match('/^(?:a |an )?(?:half|quarter|third)\b/u', implode(' ', array_slice($words, $at + 1, 2))) === 1);
+        return in_array($last, self::HOLDING, true) || in_array($last, self::GOVERNING, true) || NumberReader::isNumber($last)
+            || ($words[$at] === 'and' && self::isUnit($last) && preg_match('/^(?:a |an )?(?:half|quarter|third)\b/u', implode(' ', array_slice($words, $at + 1, 2))) === 1);
+    }
+
+    private static function isUnit(string $word): bool
+    {
+        return Unit::isNamed($word) || Unit::isNamed(Tokenizer::stem($word));
     }
 
     /** @param  list<string>  $words */
@@ -139,15 +147,15 @@ final class Breaths
             $i++;
         }
         $first = $i;
-        while (preg_match('/^(?:'.self::NUMBERS.'|a|an|and|of|third|thirds|quarters)$/u', $words[$i] ?? '') === 1 && $i < $first + 6) {
+        while ((NumberReader::isNumber($words[$i] ?? '') || in_array($words[$i] ?? '', ['a', 'an', 'and', 'of', 'thirds', 'quarters'], true)) && $i < $first + 6) {
             $i++;
         }
         if ($i === $first) {
             return null;
         }
         $isMeasured = false;
-        while (isset($words[$i]) && (Unit::isNamed($words[$i]) || Unit::isNamed(rtrim($words[$i], 's')) || in_array($words[$i], ['heaped', 'level', 'big', 'small', 'medium', 'large', 'of', 'plain', 'good'], true))) {
-            $isMeasured = $isMeasured || Unit::isNamed($words[$i]) || Unit::isNamed(rtrim($words[$i], 's'));
+        while (isset($words[$i]) && (self::isUnit($words[$i]) || in_array($words[$i], ['heaped', 'level', 'big', 'small', 'medium', 'large', 'of', 'plain', 'good'], true))) {
+            $isMeasured = $isMeasured || self::isUnit($words[$i]);
             $i++;
         }
         if ($isMeasured && preg_match('/^and (?:a |an )?(?:half|quarter|third|bit)(?: of)?/u', implode(' ', array_slice($words, $i, 4)), $more) === 1) {
@@ -155,12 +163,11 @@ final class Breaths
         }
         $reach = $isMeasured ? 3 : (preg_match('/^(?:a|an|and)$/u', $words[$first]) === 1 ? 1 : 2);
         for ($k = $i; $k < $i + $reach; $k++) {
-            if (preg_match('/^(?:'.self::NUMBERS.'|a|an|and|then|in|at|with|for|from|no|its|so|to|on|is|i|you|if)$/u', $words[$k] ?? '') === 1) {
+            if (NumberReader::isNumber($words[$k] ?? '') || in_array($words[$k] ?? '', self::NO_FOOD, true)) {
                 return null;
             }
             for ($length = 3; $length > 0; $length--) {
-                $name = implode(' ', array_slice($words, $k, $length));
-                $id = $lexicon->idOf($name) ?? $lexicon->idOf(rtrim($name, 's'));
+                $id = $lexicon->idOf(implode(' ', array_slice($words, $k, $length)));
                 if ($id !== null) {
                     return $id;
                 }

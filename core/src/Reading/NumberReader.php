@@ -47,6 +47,12 @@ final class NumberReader
 
     private const THOUSANDS = ['g' => true, 'gr' => true, 'gm' => true, 'gms' => true, 'gram' => true, 'gramme' => true, 'ml' => true, 'mls' => true, 'millilitre' => true, 'milliliter' => true, 'cc' => true];
 
+    /** Whether a word is a number by itself, or a part: "two", "half", "1/2". */
+    public static function isNumber(string $word): bool
+    {
+        return isset(self::WORDS[$word]) || isset(self::PARTS[$word]) || preg_match('/^\d+(?:[.\/]\d+)?$/u', $word) === 1;
+    }
+
     /** @param  list<Token>  $tokens */
     public function __construct(private readonly array $tokens) {}
 
