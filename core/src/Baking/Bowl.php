@@ -48,7 +48,7 @@ final readonly class Bowl
             if ($line->food->composition === null) {
                 $assumptions[] = new Assumption('composition-unknown', "What {$line->food->name} holds is not known: it is in the weight, but in no other total.");
             }
-            $weighed[] = new Weighed($index, $line->food, $one, $kitchen->policy->calorieConvention);
+            $weighed[] = new Weighed($index, $line->food, $one, $kitchen->policy->calorieConvention, forms: $line->forms);
         }
 
         $dough = new Dough($weighed);

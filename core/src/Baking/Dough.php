@@ -19,7 +19,11 @@ final readonly class Dough
     /** @var array<string, float> of the whole batch, best values */
     public array $substances;
 
+    /** Free liquid ÷ uptake; null where nothing takes water up, and where meat is the body. */
     public ?float $wetness;
+
+    /** g of dry binder on a g of meat; null where meat or fish is not the body. */
+    public ?float $binding;
 
     /** @param  list<Weighed>  $weighed */
     public function __construct(public array $weighed)
@@ -44,7 +48,8 @@ final readonly class Dough
         $this->kcal = Range::sum($kcals);
         $this->solids = Range::sum($dry);
         $this->substances = $substances;
-        $this->wetness = $this->wetness();
+        $this->binding = Binding::of($weighed);
+        $this->wetness = $this->binding === null ? $this->wetness() : null;
     }
 
     /** A share of the bowl. */
@@ -53,25 +58,25 @@ final readonly class Dough
         return $share === 1.0 ? $this : new self(array_map(static fn (Weighed $portion): Weighed => $portion->times($share), $this->weighed));
     }
 
-    /** Water ÷ uptake; null where nothing in the dough takes water up. */
     private function wetness(): ?float
     {
-        $uptake = $flour = 0.0;
+        $uptake = $flour = $free = 0.0;
         foreach ($this->weighed as $one) {
-            $takes = Uptake::of($one->ingredient->id);
+            $free += $one->freeG;
+            $takes = Uptake::of($one->ingredient);
             if ($takes > 0.0) {
                 $uptake += $one->grams->best * $takes;
                 $flour += $one->grams->best;
             }
         }
 
-        return $uptake <= 0.0 ? null : ($this->substances['waterG'] ?? 0.0) / ($uptake * Uptake::shortened($this->substances['fatG'] ?? 0.0, $flour));
+        return $uptake <= 0.0 ? null : $free / ($uptake * Uptake::shortened($this->substances['fatG'] ?? 0.0, $flour));
     }
 
-    /** What the hand says; null where nothing in it takes water up. */
+    /** What the hand says; null where nothing in it takes water up and meat is not its body. */
     public function feel(): ?Feel
     {
-        return Feel::at($this->wetness);
+        return $this->binding === null ? Feel::at($this->wetness) : Feel::ofMeat($this->binding);
     }
 
     /** g per ml, by feel; without flour by how watery it is. */

@@ -7,14 +7,14 @@ namespace MildBowl\Core\Baking;
 use MildBowl\Core\Data\Compiled;
 
 /**
- * What the hand says of a dough, by its wetness: a row of feels.csv, the driest first.
+ * What the hand says of a dough, by its wetness: a row of feels.csv; of a dough of meat by what binds it: a row of bindings.csv.
  *
  * @phpstan-import-type FeelRow from Compiled
  */
 final readonly class Feel
 {
     /**
-     * @param  float  $below  wetness under which a dough feels so
+     * @param  float  $below  wetness, or dry binder on a g of meat, under which a dough feels so
      * @param  string  $word  the feel in one word
      * @param  string  $sign  how it shows under the hand
      * @param  float  $density  g per ml
@@ -22,16 +22,49 @@ final readonly class Feel
      */
     private function __construct(public string $feel, public string $word, public string $sign, public float $below, public float $density, public string $made) {}
 
-    /** @return non-empty-list<self> */
+    /** @return non-empty-list<self> of doughs of flour, the driest first */
     public static function all(): array
     {
-        $all = [];
-        foreach (Compiled::tables()['feels'] as $row) {
-            $all[] = self::row($row);
-        }
+        $all = array_map(self::row(...), Compiled::tables()['feels']);
         assert($all !== []);
 
         return $all;
+    }
+
+    /** @return non-empty-list<self> of doughs of meat or fish, the loosest first */
+    public static function allOfMeat(): array
+    {
+        $all = array_map(self::row(...), Compiled::tables()['bindings']);
+        assert($all !== []);
+
+        return $all;
+    }
+
+    /** Of a dough of meat with so much dry binder on a g of meat. */
+    public static function ofMeat(float $binding): self
+    {
+        $all = self::allOfMeat();
+        foreach ($all as $one) {
+            if ($binding < $one->below) {
+                return $one;
+            }
+        }
+
+        return $all[count($all) - 1];
+    }
+
+    /** A binding in the class below the one of this. */
+    public static function looserThan(float $binding): float
+    {
+        $floor = 0.0;
+        foreach (self::allOfMeat() as $one) {
+            if ($binding < $one->below) {
+                break;
+            }
+            $floor = $one->below;
+        }
+
+        return min($binding, max(0.0, $floor - 1e-9));
     }
 
     /** Of a dough so wet; null where nothing in it takes water up. */

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace MildBowl\Core\Baking;
 
 use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Pantry\Ingredient;
 
 /** How much water a flour takes up, by uptake.csv, and what fat takes away from that. */
 final class Uptake
 {
-    /** Share of the uptake lost for each g of fat on a g of flour: 3 % for each 10 % (reference, page 5). */
-    public const FAT_SHORTENS = 0.3;
-
     /** However much fat: never under half. */
     private const LEAST = 0.5;
 
@@ -19,14 +17,16 @@ final class Uptake
     private const NO_FLOUR = 2.0;
 
     /** g of water that a g of this food takes up; 0 for what takes up none. */
-    public static function of(string $ingredient): float
+    public static function of(Ingredient $food): float
     {
-        return Compiled::tables()['uptake'][$ingredient][0] ?? 0.0;
+        $table = Compiled::tables()['uptake'];
+
+        return $table[$food->id][0] ?? ($food->like === null ? 0.0 : $table[$food->like][0] ?? 0.0);
     }
 
-    public static function isFlour(string $ingredient): bool
+    public static function isFlour(Ingredient $food): bool
     {
-        $uptake = self::of($ingredient);
+        $uptake = self::of($food);
 
         return $uptake > 0 && $uptake < self::NO_FLOUR;
     }
@@ -34,6 +34,6 @@ final class Uptake
     /** Share of the uptake that is left with so much fat on so much flour. */
     public static function shortened(float $fatGrams, float $flourGrams): float
     {
-        return $flourGrams <= 0.0 ? self::LEAST : max(self::LEAST, 1 - self::FAT_SHORTENS * $fatGrams / $flourGrams);
+        return $flourGrams <= 0.0 ? self::LEAST : max(self::LEAST, 1 - Compiled::tables()['doughParameters']['shortens'] * $fatGrams / $flourGrams);
     }
 }

@@ -22,8 +22,12 @@ final readonly class Weighed
      */
     public array $substances;
 
+    /** g of it that wet a flour like a liquid */
+    public float $freeG;
+
     private ?Range $kcal;
 
+    /** @param  list<string>  $forms  in which it goes in: mashed, grated, as purée */
     public function __construct(
         public int $line,
         public Ingredient $ingredient,
@@ -31,13 +35,18 @@ final readonly class Weighed
         private string $calorieConvention,
         /** what is left of it where some was poured off or stays behind: its energy and its substances */
         private ?Left $left = null,
+        public array $forms = [],
     ) {
+        $free = FreeWater::of($ingredient, $forms) * $grams->best;
         if ($left !== null) {
             $this->substances = $left->substances;
             $this->kcal = $left->kcal;
+            $had = ($ingredient->composition->waterG ?? 0.0) / 100 * $grams->best;
+            $this->freeG = $had > 0.0 ? $free * ($left->substances['waterG'] ?? 0.0) / $had : $free;
 
             return;
         }
+        $this->freeG = $free;
         $share = $grams->best / 100;
         $substances = [];
         foreach ($ingredient->contents as $substance => $per100g) {
@@ -52,13 +61,13 @@ final readonly class Weighed
     {
         $grams = $line->food === null ? null : $weigher->weigh($line);
 
-        return $line->food === null || $grams === null ? null : new self($index, $line->food, $grams, $calorieConvention);
+        return $line->food === null || $grams === null ? null : new self($index, $line->food, $grams, $calorieConvention, forms: $line->forms);
     }
 
     /** So much of it. */
     public function times(float $share): self
     {
-        return new self($this->line, $this->ingredient, $this->grams->times($share), $this->calorieConvention, $this->left?->times($share));
+        return new self($this->line, $this->ingredient, $this->grams->times($share), $this->calorieConvention, $this->left?->times($share), $this->forms);
     }
 
     /**
@@ -69,7 +78,7 @@ final readonly class Weighed
      */
     public function keeping(Range $grams, ?Range $kcal, array $substances): self
     {
-        return new self($this->line, $this->ingredient, $grams, $this->calorieConvention, new Left($kcal, $substances));
+        return new self($this->line, $this->ingredient, $grams, $this->calorieConvention, new Left($kcal, $substances), $this->forms);
     }
 
     /** Share of everything but water; a food whose composition is unknown is all solid. */

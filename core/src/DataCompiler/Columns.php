@@ -20,6 +20,7 @@ final class Columns
     private const FILES = [
         'actives' => 'ingredient:food substance:substance / low:number best:number high:number source:source',
         'bites' => 'upToKg:number / biteMm:number source:source',
+        'bindings' => 'below:number / feel:text word:text sign:text density:number made:made',
         'breeds' => 'breed:text / aliases:text?| terrier:flag research:number? fragile:flag note:text? group:group?; kgLow:number kgHigh:number source:source',
         'claims' => 'words:text| / known:text source:source',
         'conditions' => 'condition:condition / vet:flag label:text message:text? advice:text? source:source',
@@ -30,6 +31,8 @@ final class Columns
         'changes' => 'form:form / level:any-level code:id applies:any-group; exempt:food-or-trait?; message:text advice:text source:source',
         'derived' => 'form:form groups:group id:id / except:food-or-trait?| named:text| by:derived-by low:number best:number high:number like:food? sodium:number? adds:group?; drops:group?; name:text source:source',
         'doses' => 'code:dose substance:substance basis:basis caution:number? limit:number? floorPerKgDay:number? unit:text who:who?| / message:text advice:text source:source',
+        'dough-parameters' => 'parameter:dough-parameter / value:number start:number low:number high:number meaning:text source:source',
+        'doughs' => 'dough:text / says:text also:text? set:text source:source',
         'energy' => 'key:energy / low:number value:number high:number unit:text? meaning:text source:source',
         'entries' => 'id:id / name:text groups:group; like:food?',
         'exceptions' => 'ingredient:food check:check / reason:text',
@@ -38,6 +41,7 @@ final class Columns
         'findings' => 'code:id about:about when:when-dog?; / level:any-level trigger:text? message:text advice:text figure:text? source:source',
         'form-words' => 'form:form / words:text|',
         'forms' => 'ingredient:food form:form / becomes:food',
+        'free-water' => 'of:food-or-trait form:form? counts:free-counts / parameter:dough-parameter source:source',
         'gas-marks' => 'mark:text / celsius:number source:source',
         'groups' => 'group:id / parents:group?; label:text aliases:text?|',
         'heat' => 'class:heat-class shapes:shape?| textures:texture| thicknessMm:number? does:heat-does / minutesLow:number minutesHigh:number celsius:number? celsiusLow:number? celsiusHigh:number? sign:text source:source',
@@ -60,11 +64,11 @@ final class Columns
         'toxic-doses' => 'substance:substance / name:text unit:text thresholds:threshold| anyAmount:flag remark:text? source:source',
         'traits' => 'trait:id / meaning:text',
         'units' => 'unit:id / kind:unit-kind us:number metric:number imperial:number australian:number names:text| source:source',
-        'uptake' => 'ingredient:food / uptake:number kind:uptake-kind source:source',
+        'uptake' => 'ingredient:food / uptake:number kind:uptake-kind class:dough-parameter source:source',
     ];
 
     /** Files whose first column must name every word of its list. */
-    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words'];
+    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters'];
 
     private const MOST_TOLD = 20;
 

@@ -59,12 +59,24 @@ final readonly class Measures
         return $result;
     }
 
-    /** @return array<string, array{float, string}> */
+    /** @return array<string, float> by parameter */
+    public function doughParameters(): array
+    {
+        $values = [];
+        foreach (Row::of($this->folder, 'dough-parameters') as $row) {
+            $values[$row->text('parameter')] = $row->number('value');
+        }
+
+        return $values;
+    }
+
+    /** @return array<string, array{float, string}> the uptake of a dough at rest times what the class drinks of it */
     public function uptake(): array
     {
+        $parameters = $this->doughParameters();
         $result = [];
         foreach (Row::of($this->folder, 'uptake') as $row) {
-            $result[$row->text('ingredient')] = [$row->number('uptake'), $row->text('kind')];
+            $result[$row->text('ingredient')] = [$row->number('uptake') * $parameters[$row->text('class')], $row->text('kind')];
         }
 
         return $result;

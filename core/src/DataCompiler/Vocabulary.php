@@ -78,7 +78,14 @@ final class Vocabulary
 
     public const HEAT_DOES = ['bake', 'dry', 'chill', 'freeze', 'turn over and dry', 'leave in the turned-off oven'];
 
-    public const MADE = ['pressed', 'rolled', 'dropped', 'spread', 'poured'];
+    public const MADE = ['pressed', 'rolled', 'dropped', 'spread', 'poured', 'shaped'];
+
+    /** What ops/fit-doughs.php fits. */
+    public const DOUGH_PARAMETERS = [
+        'free-liquid', 'free-cultured', 'free-egg', 'free-fruit-puree', 'free-vegetable-puree', 'free-banana', 'free-mash', 'free-syrup', 'free-juicy',
+        'free-firm', 'free-meat', 'free-bound', 'free-oil', 'free-nut', 'shortens', 'drinks-wheat', 'drinks-whole-wheat', 'drinks-rye', 'drinks-oat',
+        'drinks-gluten-free', 'drinks-pulse', 'drinks-starch', 'drinks-nut', 'drinks-coconut', 'drinks-seed', 'drinks-powder',
+    ];
 
     public const CHECKS = ['energy', 'both', 'sodium', 'vitaminA', 'copper', 'phosphorus'];
 
@@ -141,6 +148,8 @@ final class Vocabulary
             'check' => self::CHECKS,
             'dose' => self::DOSES,
             'unit-kind' => ['g', 'ml'],
+            'dough-parameter' => self::DOUGH_PARAMETERS,
+            'free-counts' => ['water', 'mass', 'fat'],
             'uptake-kind' => ['flour', 'binder'],
             'confidence' => ['A', 'B', 'C'],
             'nutrient' => Composition::COLUMNS,

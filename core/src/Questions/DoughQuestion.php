@@ -64,7 +64,7 @@ final readonly class DoughQuestion
     {
         $heaviest = null;
         foreach ($weighed as $one) {
-            if (Uptake::isFlour($one->ingredient->id) && ($heaviest === null || $one->grams->best > $heaviest->grams->best)) {
+            if (Uptake::isFlour($one->ingredient) && ($heaviest === null || $one->grams->best > $heaviest->grams->best)) {
                 $heaviest = $one;
             }
         }

@@ -82,7 +82,7 @@ final class Jobs
 
     private static function uptake(Weighed $portion): float
     {
-        return Uptake::of($portion->ingredient->id) * $portion->grams->best;
+        return Uptake::of($portion->ingredient) * $portion->grams->best;
     }
 
     /**

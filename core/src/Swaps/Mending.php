@@ -113,7 +113,7 @@ final readonly class Mending
             if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $portion->ingredient->id === 'water') && ($wettest === null || $portion->grams->best > $wettest['was'])) {
                 $wettest = ['ingredient' => $portion->ingredient->id, 'was' => $portion->grams->best, 'grams' => $portion->grams->best + $missing / $share, 'line' => $line];
             }
-            $uptake = Uptake::of($portion->ingredient->id);
+            $uptake = Uptake::of($portion->ingredient);
             if ($uptake > 0 && $uptake < 2 && ($bulk === null || $portion->grams->best > $bulk[1])) {
                 $bulk = [$portion->ingredient->id, $portion->grams->best, $uptake];
             }
@@ -154,7 +154,7 @@ final readonly class Mending
                 foreach ($option->portions as $portion) {
                     $kcal = ($portion->ingredient->composition->kcal ?? 0.0) / 100;
                     $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
-                    $uptake = Uptake::of($portion->ingredient->id);
+                    $uptake = Uptake::of($portion->ingredient);
                     $drinks = ($this->wetness > 0 ? $this->wetness : 1.0) * $uptake - 0.1;
                     $least = min($least, $share >= self::WATERY ? ($target - $kcal) / $share : INF, $uptake > 0 && $uptake < 2 && $drinks > 0 ? ($kcal - $target) / $drinks : INF);
                 }

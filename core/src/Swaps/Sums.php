@@ -43,7 +43,7 @@ final class Sums
             $grams = $portion->grams->best;
             $sums[self::MASS] += $grams;
             $sums[self::WATER] += $portion->substances['waterG'] ?? 0.0;
-            $uptake = Uptake::of($portion->ingredient->id);
+            $uptake = Uptake::of($portion->ingredient);
             $sums[self::UPTAKE] += $grams * $uptake;
             $sums[self::FLOUR] += $uptake > 0 ? $grams : 0.0;
             $sums[self::FAT] += $portion->substances['fatG'] ?? 0.0;

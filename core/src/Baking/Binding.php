@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Baking;
+
+use MildBowl\Core\Pantry\Ingredient;
+
+/**
+ * How a dough of which meat or fish is the body holds together: by the dry binder on its meat, not by its wetness. Bounds of reference
+ * page 7, doughs.
+ */
+final class Binding
+{
+    /** Share of the mass from which meat or fish is the body. */
+    public const BODY = 0.40;
+
+    /** Free liquid on a g of dry binder from which it holds a class less well: more than the binder drinks. */
+    private const LOOSENS = 2.0;
+
+    private function __construct() {}
+
+    /**
+     * g of dry binder on a g of meat; null where meat is not the body.
+     *
+     * @param  list<Weighed>  $weighed
+     */
+    public static function of(array $weighed): ?float
+    {
+        $mass = $meat = $dry = $free = 0.0;
+        foreach ($weighed as $one) {
+            $grams = $one->grams->best;
+            $mass += $grams;
+            if (self::isMeat($one)) {
+                $meat += $grams;
+            } elseif (self::binds($one->ingredient)) {
+                $dry += $grams * $one->solidShare();
+            } elseif (! $one->ingredient->inGroup('egg')) {
+                $free += $one->freeG;
+            }
+        }
+        if ($meat <= 0.0 || $meat < self::BODY * $mass) {
+            return null;
+        }
+        $ratio = $dry / $meat;
+
+        return $free > self::LOOSENS * $dry && $free > 0.1 * $meat ? Feel::looserThan($ratio) : $ratio;
+    }
+
+    /** Meat, organ or fish in pieces or minced; what is liquidised pours. */
+    public static function isMeat(Weighed $one): bool
+    {
+        $food = $one->ingredient;
+        $isFlesh = $food->inGroup('meat') || $food->inGroup('organ') || $food->inGroup('shellfish') || ($food->inGroup('fish') && ! $food->inGroup('oil'));
+
+        return $isFlesh && ! in_array('pureed', $one->forms, true) && $one->solidShare() < 0.7;
+    }
+
+    /** What drinks, and cooked grain and pulse, which hold with their dry share. */
+    private static function binds(Ingredient $food): bool
+    {
+        return Uptake::of($food) > 0.0 || $food->inAny(['grain', 'pseudo-grain', 'legume']) && ! $food->inAny(['nut-butter', 'oil', 'liquid']);
+    }
+}
