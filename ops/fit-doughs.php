@@ -10,7 +10,6 @@ declare(strict_types=1);
 require __DIR__.'/../core/vendor/autoload.php';
 
 use MildBowl\Core\Baking\Feel;
-use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\DataCompiler\FreeWaters;
 use MildBowl\Core\DataCompiler\Row;

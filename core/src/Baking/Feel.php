@@ -31,10 +31,35 @@ final readonly class Feel
         return $all;
     }
 
+    /** @throws \OutOfBoundsException when no dough feels so */
+    public static function named(string $feel): self
+    {
+        foreach ([...self::all(), ...self::allOfMeat()] as $one) {
+            if ($one->feel === $feel) {
+                return $one;
+            }
+        }
+        throw new \OutOfBoundsException("No dough feels \"$feel\".");
+    }
+
+    /** Wetness from which a dough of flour feels so. */
+    public function from(): float
+    {
+        $from = 0.0;
+        foreach (self::all() as $one) {
+            if ($one->feel === $this->feel) {
+                break;
+            }
+            $from = $one->below;
+        }
+
+        return $from;
+    }
+
     /** @return non-empty-list<self> of doughs of meat or fish, the loosest first */
     public static function allOfMeat(): array
     {
-        $all = array_map(self::row(...), Compiled::tables()['bindings']);
+        $all = array_map(self::row(...), Compiled::doughs()['bindings']);
         assert($all !== []);
 
         return $all;

@@ -23,7 +23,7 @@ final class FreeWater
      */
     public static function of(Ingredient $food, array $forms = []): float
     {
-        $table = Compiled::tables()['free'];
+        $table = Compiled::doughs()['free'];
         $row = $table[$food->id] ?? ($food->like === null ? null : $table[$food->like] ?? null);
         if ($row === null) {
             return self::ofUnknown($food);
@@ -41,6 +41,6 @@ final class FreeWater
     {
         $water = $food->composition->waterG ?? 0.0;
 
-        return $water / 100 * ($water >= self::LIQUID ? 1.0 : Compiled::tables()['doughParameters']['free-bound']);
+        return $water / 100 * ($water >= self::LIQUID ? 1.0 : Compiled::doughs()['parameters']['free-bound']);
     }
 }

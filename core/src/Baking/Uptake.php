@@ -19,7 +19,7 @@ final class Uptake
     /** g of water that a g of this food takes up; 0 for what takes up none. */
     public static function of(Ingredient $food): float
     {
-        $table = Compiled::tables()['uptake'];
+        $table = Compiled::doughs()['uptake'];
 
         return $table[$food->id][0] ?? ($food->like === null ? 0.0 : $table[$food->like][0] ?? 0.0);
     }
@@ -34,6 +34,6 @@ final class Uptake
     /** Share of the uptake that is left with so much fat on so much flour. */
     public static function shortened(float $fatGrams, float $flourGrams): float
     {
-        return $flourGrams <= 0.0 ? self::LEAST : max(self::LEAST, 1 - Compiled::tables()['doughParameters']['shortens'] * $fatGrams / $flourGrams);
+        return $flourGrams <= 0.0 ? self::LEAST : max(self::LEAST, 1 - Compiled::doughs()['parameters']['shortens'] * $fatGrams / $flourGrams);
     }
 }

@@ -29,8 +29,8 @@ final readonly class Dough implements Answers
     public function answer(Node $node, Kitchen $shipped): array
     {
         $question = QuestionReader::read($node, $shipped, ['feels', 'wants']);
-        $feels = array_map(static fn (Feel $row): string => $row->feel, Feel::all());
+        $feels = array_map(static fn (Feel $row): string => $row->feel, [...Feel::all(), ...Feel::allOfMeat()]);
 
-        return ['version' => 1] + Presenter::object((new DoughQuestion($question, $node->get('feels')?->choice($feels), $node->get('wants')?->choice($feels) ?? 'rolls cleanly'))->answer());
+        return ['version' => 1] + Presenter::object((new DoughQuestion($question, $node->get('feels')?->choice($feels), $node->get('wants')?->choice($feels)))->answer());
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Data;
 
+use MildBowl\Core\Build\Doughs;
 use MildBowl\Core\Build\Search;
 use MildBowl\Core\Build\Tables;
 
@@ -23,6 +24,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type TextureRow array{texture: string, moistureLow: ?float, moistureBest: ?float, moistureHigh: ?float, heated: bool, hard: bool, name: string, source: string}
  * @phpstan-type RoleRow array{word: string, role: string, process: string, strained: bool, source: string}
  * @phpstan-type FeelRow array{below: float, feel: string, word: string, sign: string, density: float, made: string}
+ * @phpstan-type WantedRow array{shapes: list<string>, textures: list<string>, process: string, driest: string, aim: string, wettest: string, why: string, source: string}
  * @phpstan-type HeatRow array{class: string, shapes: list<string>, textures: list<string>, thicknessMm: ?float, does: string, minutesLow: float, minutesHigh: float, celsius: ?float, celsiusLow: ?float, celsiusHigh: ?float, sign: string, source: string}
  * @phpstan-type CoreRow array{group: string, word: string, celsius: float, what: string, source: string}
  * @phpstan-type ConditionRow array{condition: string, vet: bool, label: string, message: string, advice: string, source: string}
@@ -32,6 +34,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type KeepingRow array{class: string, jarDays: float, fridgeDays: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type Three array{float, float, float}
  * @phpstan-type ChangeRow array{form: string, level: string, code: string, applies: array<string, true>, exempt: array<string, true>, message: string, advice: string, source: string}
+ * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>}
  * @phpstan-type All array{
  *     version: string,
  *     entries: array<string, EntryRow>,
@@ -45,13 +48,9 @@ use MildBowl\Core\Build\Tables;
  *     densities: array<string, array<string, Three>>,
  *     pieces: array<string, array<string, Three>>,
  *     groupsWith: array{densities: list<string>, pieces: list<string>},
- *     uptake: array<string, array{float, string}>,
- *     doughParameters: array<string, float>,
- *     free: array<string, array{forms: array<string, float>, plain: float}>,
  *     textures: array<string, TextureRow>,
  *     roles: array<string, RoleRow>,
  *     feels: list<FeelRow>,
- *     bindings: list<FeelRow>,
  *     heat: list<HeatRow>,
  *     labelFriends: list<array{head: string, word: string, means: string}>,
  *     gasMarks: list<array{mark: string, celsius: float, source: string}>,
@@ -89,6 +88,12 @@ final class Compiled
     {
         // the build step checked every row: its literal type is of no use to anybody
         return Tables::ALL; // @phpstan-ignore return.type
+    }
+
+    /** @return DoughTables what a dough is judged by */
+    public static function doughs(): array
+    {
+        return Doughs::ALL;
     }
 
     /** What changes with any row of the data; it stands in every answer. */

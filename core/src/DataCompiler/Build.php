@@ -26,6 +26,10 @@ final class Build
         /** @var array<string, list<string>> $names */
         $names = $data['names'];
         self::constant('Search', 'What the search for the nearest food looks through.', Phrases::searchIndex($names));
+        /** @var array<string, mixed> $doughs */
+        $doughs = $data['dough'];
+        self::constant('Doughs', 'What doughs are judged by.', $doughs);
+        unset($data['dough']);
         self::constant('Tables', 'The rows of core/data.', $data);
         $version = $data['version'];
         assert(is_string($version));

@@ -65,6 +65,7 @@ final class Columns
         'traits' => 'trait:id / meaning:text',
         'units' => 'unit:id / kind:unit-kind us:number metric:number imperial:number australian:number names:text| source:source',
         'uptake' => 'ingredient:food / uptake:number kind:uptake-kind class:dough-parameter source:source',
+        'wanted-feels' => 'shapes:shape?| textures:texture?| process:process? / driest:text aim:text wettest:text why:text? source:source',
     ];
 
     /** Files whose first column must name every word of its list. */

@@ -24,13 +24,14 @@ final readonly class FreeWaters
     }
 
     /**
-     * @param  array<string, array{groups: array<string, true>, composition: ?list<?float>, like?: string}>  $entries
+     * @param  array<string, array<string, mixed>>  $entries  as Foods makes them
      * @return array<string, array{forms: array<string, float>, plain: float}> g of free liquid in a g of food
      */
     public function of(array $entries): array
     {
         $free = [];
         foreach ($entries as $id => $entry) {
+            /** @var array{groups: array<string, true>, composition: ?list<?float>} $entry */
             $composition = $entry['composition'] === null ? null : array_combine(Composition::COLUMNS, $entry['composition']);
             $forms = [];
             $plain = null;

@@ -13,6 +13,12 @@ final class LineWriter
 {
     private const GRAMS_OF_EGG = 50.0;
 
+    /** g below which a spoon measures better than a scale. */
+    private const LEAST_WEIGHED = 5.0;
+
+    /** g from which a scale is read to five. */
+    private const COARSE = 100.0;
+
     private const MEASURED = ['g', 'kg', 'mg', 'ml', 'l', 'dl', 'cl', 'oz', 'lb'];
 
     /** @var array<string, string> names found before, remembered */
@@ -53,17 +59,34 @@ final class LineWriter
         }
         $unit = $like?->amounts[0]->unit ?? null;
         $byWeight = $unit === null ? $this->byWeight : in_array($unit, self::MEASURED, true);
-        $measure = null;
-        if (! $byWeight) {
-            $line = $this->reader->read("1 cup $name");
-            $cup = $this->weigher->weigh($line);
-            $measure = $cup === null || $line->food?->id !== $ingredient ? null : $this->weigher->measure($line, $cup->times($cup->best > 0 ? $grams / $cup->best : 0.0));
-        }
-        if ($measure === null || $measure === 'a pinch') {
-            $measure = $grams >= 10 ? round($grams).' g' : max(0.1, round($grams, 1)).' g';
-        }
 
-        return "$measure $name";
+        return (($byWeight && $grams >= self::LEAST_WEIGHED ? null : $this->measured($ingredient, $grams)) ?? self::weighed($grams))." $name";
+    }
+
+    /** In spoons and cups, as a hand adds it to a bowl; in grams where that cannot be. */
+    public function spooned(string $ingredient, float $grams): string
+    {
+        return ($this->measured($ingredient, $grams) ?? self::weighed($grams)).' '.$this->name($ingredient);
+    }
+
+    /** null where no cup of it is known, and below what a spoon holds. */
+    private function measured(string $ingredient, float $grams): ?string
+    {
+        $line = $this->reader->read('1 cup '.$this->name($ingredient));
+        $cup = $this->weigher->weigh($line);
+        $measure = $cup === null || $cup->best <= 0.0 || $line->food?->id !== $ingredient ? null : $this->weigher->measure($line, $cup->times($grams / $cup->best));
+
+        return $measure === 'a pinch' ? null : $measure;
+    }
+
+    /** As a kitchen scale shows it. */
+    private static function weighed(float $grams): string
+    {
+        return match (true) {
+            $grams >= self::COARSE => (5 * round($grams / 5)).' g',
+            $grams >= self::LEAST_WEIGHED => round($grams).' g',
+            default => max(0.5, round(2 * $grams) / 2).' g',
+        };
     }
 
     /** A name of the food that reads back as that food. */

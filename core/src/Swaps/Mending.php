@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Swaps;
 
+use MildBowl\Core\Baking\FreeWater;
 use MildBowl\Core\Baking\Uptake;
 use MildBowl\Core\Measuring\LineWriter;
 use MildBowl\Core\Pantry\Catalogue;
@@ -16,7 +17,7 @@ final readonly class Mending
     /** Wetness within this of the original needs no mending (reference, page 4). */
     public const SMALL = 0.05;
 
-    /** Share of water from which a line can be poured more or less of. */
+    /** Share of free liquid from which a line can be poured more or less of. */
     private const WATERY = 0.8;
 
     /**
@@ -48,7 +49,7 @@ final readonly class Mending
      */
     private function waterMissing(array $sums): float
     {
-        return $this->wetness * Sums::shortened($sums) - $sums[Sums::WATER];
+        return $this->wetness * Sums::shortened($sums) - $sums[Sums::FREE];
     }
 
     /**
@@ -108,7 +109,7 @@ final readonly class Mending
             if ($portion === null) {
                 continue;
             }
-            $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
+            $share = FreeWater::of($portion->ingredient, $portion->forms);
             $wet = $option->action === Option::KEEP && $share >= self::WATERY && in_array('wet', Jobs::can($portion->ingredient), true);
             if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $portion->ingredient->id === 'water') && ($wettest === null || $portion->grams->best > $wettest['was'])) {
                 $wettest = ['ingredient' => $portion->ingredient->id, 'was' => $portion->grams->best, 'grams' => $portion->grams->best + $missing / $share, 'line' => $line];
@@ -124,8 +125,7 @@ final readonly class Mending
         if ($missing > 0) {
             return ['ingredient' => 'water', 'was' => 0.0, 'grams' => $missing, 'line' => null];
         }
-        // flour brings a little water of its own
-        $grams = $bulk === null ? 0.0 : -$missing / (($this->wetness > 0 ? $this->wetness : 1.0) * $bulk[2] - 0.1);
+        $grams = $bulk === null ? 0.0 : -$missing / (($this->wetness > 0 ? $this->wetness : 1.0) * $bulk[2]);
 
         return $bulk === null || $grams <= 0 ? null : ['ingredient' => $bulk[0], 'was' => 0.0, 'grams' => $grams, 'line' => null];
     }
@@ -153,9 +153,9 @@ final readonly class Mending
             foreach ($options as $option) {
                 foreach ($option->portions as $portion) {
                     $kcal = ($portion->ingredient->composition->kcal ?? 0.0) / 100;
-                    $share = ($portion->ingredient->composition->waterG ?? 0.0) / 100;
+                    $share = FreeWater::of($portion->ingredient, $portion->forms);
                     $uptake = Uptake::of($portion->ingredient);
-                    $drinks = ($this->wetness > 0 ? $this->wetness : 1.0) * $uptake - 0.1;
+                    $drinks = ($this->wetness > 0 ? $this->wetness : 1.0) * $uptake;
                     $least = min($least, $share >= self::WATERY ? ($target - $kcal) / $share : INF, $uptake > 0 && $uptake < 2 && $drinks > 0 ? ($kcal - $target) / $drinks : INF);
                 }
             }

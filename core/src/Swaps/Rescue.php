@@ -95,7 +95,7 @@ final class Rescue
             $options[] = $maker->of($line, $this->portions[$index], $jobs[$index] ?? []);
         }
         $this->options = $options;
-        $this->mending = new Mending($kitchen->catalogue, $this->dough->wetness ?? 0.0, $this->before[Sums::UPTAKE] > 0.0, $options, $this->weights);
+        $this->mending = new Mending($kitchen->catalogue, $this->dough->wetness ?? 0.0, $this->dough->wetness !== null, $options, $this->weights);
         $this->target = new Target($this->before[Sums::KCAL] / max(1.0, $this->before[Sums::MASS]), $this->dough->wetness ?? 0.0, Mending::SMALL, $this->mending->leastByDrying(...));
         foreach ($options as $ofLine) {
             $this->bowls[] = array_map(fn (Option $option): array => $this->withGoals(Sums::of($option->portions, $this->table->substances)), $ofLine);
@@ -285,8 +285,8 @@ final class Rescue
         $low = ($sums[Sums::UPTAKE] + $least[Sums::UPTAKE]) * Uptake::shortened($sums[Sums::FAT] + $most[Sums::FAT], $flourLeast);
         $high = ($sums[Sums::UPTAKE] + $most[Sums::UPTAKE]) * ($flourMost > 0 ? Uptake::shortened($sums[Sums::FAT] + $least[Sums::FAT], $flourMost) : 1.0);
         $wetness = $this->dough->wetness ?? 0.0;
-        $dry = $wetness * $low - $sums[Sums::WATER] - $most[Sums::WATER];
-        $wet = $sums[Sums::WATER] + $least[Sums::WATER] - $wetness * $high;
+        $dry = $wetness * $low - $sums[Sums::FREE] - $most[Sums::FREE];
+        $wet = $sums[Sums::FREE] + $least[Sums::FREE] - $wetness * $high;
         $off = max(0.0, $dry, $wet) / max(1.0, $high);
 
         return $cost + ($off <= Mending::SMALL ? 0.0 : min($this->weights['adjust'], $this->weights['wetness'] * ($off - Mending::SMALL)));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Swaps;
 
+use MildBowl\Core\Baking\Binding;
 use MildBowl\Core\Baking\Uptake;
 use MildBowl\Core\Baking\Weighed;
 
@@ -15,7 +16,8 @@ final class Sums
 {
     public const MASS = 0;
 
-    public const WATER = 1;
+    /** g of liquid that wets a flour */
+    public const FREE = 1;
 
     /** g of water that its flours take up, before fat shortens them */
     public const UPTAKE = 2;
@@ -42,7 +44,7 @@ final class Sums
         foreach ($portions as $portion) {
             $grams = $portion->grams->best;
             $sums[self::MASS] += $grams;
-            $sums[self::WATER] += $portion->substances['waterG'] ?? 0.0;
+            $sums[self::FREE] += $portion->freeG;
             $uptake = Uptake::of($portion->ingredient);
             $sums[self::UPTAKE] += $grams * $uptake;
             $sums[self::FLOUR] += $uptake > 0 ? $grams : 0.0;
@@ -58,7 +60,7 @@ final class Sums
     }
 
     /**
-     * g of water its flours take up once fat has shortened them: 3 % less for each 10 % of fat on flour, never under half.
+     * g of water its flours take up once fat has shortened them: less the more fat there is on the flour, never under half.
      *
      * @param  list<float>  $sums
      */
@@ -86,8 +88,6 @@ final class Sums
 
     public static function isMeat(Weighed $portion): bool
     {
-        $food = $portion->ingredient;
-
-        return $food->inGroup('meat') || $food->inGroup('organ') || ($food->inGroup('fish') && ! $food->inGroup('oil')) || $food->inGroup('shellfish');
+        return Binding::isMeat($portion);
     }
 }

@@ -38,6 +38,12 @@ final class Figure
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
+    /** For advice: to five grams from twenty on, to one below. */
+    public static function roughGrams(float $grams): string
+    {
+        return ($grams >= 20 ? 5 * round($grams / 5) : max(1.0, round($grams))).' g';
+    }
+
     public static function grams(float $grams): string
     {
         return self::of($grams).' g';

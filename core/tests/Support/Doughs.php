@@ -35,7 +35,7 @@ final class Doughs
     /** The word of a feel in the data. */
     public static function word(string $feel): string
     {
-        foreach ([...Compiled::tables()['feels'], ...Compiled::tables()['bindings']] as $row) {
+        foreach ([...Compiled::tables()['feels'], ...Compiled::doughs()['bindings']] as $row) {
             if ($row['feel'] === $feel) {
                 return $row['word'];
             }

@@ -41,7 +41,7 @@ final readonly class FewerCalories implements Goal
     {
         $allowed = $this->allowed($target);
         $over = $sums[Sums::KCAL] - $allowed * $sums[Sums::MASS];
-        $excess = $sums[Sums::WATER] - $target->wetness * $sums[Sums::UPTAKE];
+        $excess = $sums[Sums::FREE] - $target->wetness * $sums[Sums::UPTAKE];
 
         return [
             $over + $target->leastByDrying($allowed) * ($excess - $target->small * $sums[Sums::UPTAKE]),

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Questions;
+
+use MildBowl\Core\Baking\Binding;
+use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Uptake;
+use MildBowl\Core\Baking\Weighed;
+use MildBowl\Core\Measuring\LineWriter;
+use MildBowl\Core\Reading\ReadRecipe;
+
+/** More meat, less flour: the heaviest meat and the heaviest flour of a dough at the same mass together, and where it stops holding. */
+final readonly class Balance
+{
+    /** Steps from hardly any meat to hardly any flour. */
+    private const STEPS = 18;
+
+    /**
+     * @param  int  $meatRow  row of the text
+     * @param  list<BalancePoint>  $points  more meat from one to the next
+     * @param  int  $now  the point that is nearest to what is written
+     * @param  ?int  $stops  the last point from which more meat no longer holds; null where it always holds, or never does
+     */
+    private function __construct(public int $meatRow, public int $flourRow, public array $points, public int $now, public ?int $stops, public string $says) {}
+
+    public static function of(Dough $dough, ReadRecipe $recipe, LineWriter $writer): ?self
+    {
+        $meat = self::heaviest($dough, Binding::isMeat(...));
+        $flour = self::heaviest($dough, static fn (Weighed $one): bool => Uptake::isFlour($one->ingredient));
+        if ($meat === null || $flour === null || $meat->grams->best <= 0.0 || $flour->grams->best <= 0.0) {
+            return null;
+        }
+        $sum = $meat->grams->best + $flour->grams->best;
+        $points = [];
+        $now = 0;
+        $stops = null;
+        foreach (range(1, self::STEPS) as $step) {
+            $meatGrams = 5 * round($sum * $step / (self::STEPS + 1) / 5);
+            $flourGrams = $sum - $meatGrams;
+            $changed = array_map(static fn (Weighed $one): Weighed => match ($one) {
+                $meat => $one->times($meatGrams / $meat->grams->best), $flour => $one->times($flourGrams / $flour->grams->best), default => $one,
+            }, $dough->weighed);
+            $feel = (new Dough($changed))->feel();
+            $holds = $feel !== null && in_array($feel->made, ['rolled', 'dropped', 'shaped'], true);
+            $points[] = new BalancePoint(
+                $meatGrams, $flourGrams, $writer->write($meat->ingredient->id, $meatGrams, $recipe->lines[$meat->line]),
+                $writer->write($flour->ingredient->id, $flourGrams, $recipe->lines[$flour->line]), $feel?->feel, $holds,
+            );
+            $now = abs($meatGrams - $meat->grams->best) < abs($points[$now]->meatGrams - $meat->grams->best) ? $step - 1 : $now;
+            $stops = $holds ? $step - 1 : $stops;
+        }
+        $stops = $stops === self::STEPS - 1 ? null : $stops;
+
+        return new self($recipe->lines[$meat->line]->place->row, $recipe->lines[$flour->line]->place->row, $points, $now, $stops, self::told($points, $stops, $meat, $flour));
+    }
+
+    /** @param  list<BalancePoint>  $points */
+    private static function told(array $points, ?int $stops, Weighed $meat, Weighed $flour): string
+    {
+        if ($stops === null) {
+            return $points[0]->holds ? 'It holds however little flour is left.' : "However it is shared, {$meat->ingredient->name} and {$flour->ingredient->name} make no dough that holds by itself: press it into a tray.";
+        }
+
+        return 'It holds up to '.round($points[$stops]->meatGrams).' g '.$meat->ingredient->name.' on '.round($points[$stops]->flourGrams).' g '.$flour->ingredient->name.'; with more meat it is spread, not shaped.';
+    }
+
+    /** @param  callable(Weighed): bool  $is */
+    private static function heaviest(Dough $dough, callable $is): ?Weighed
+    {
+        $heaviest = null;
+        foreach ($dough->weighed as $one) {
+            if ($is($one) && ($heaviest === null || $one->grams->best > $heaviest->grams->best)) {
+                $heaviest = $one;
+            }
+        }
+
+        return $heaviest;
+    }
+}
