@@ -24,7 +24,7 @@ use MildBowl\Core\Values\Level;
 require __DIR__.'/../core/vendor/autoload.php';
 
 $levels = array_values(array_filter(array_column(Level::cases(), 'value'), static fn (string $level): bool => $level !== 'clear'));
-$limits = [Limit::BUDGET, ...array_values(array_unique(array_column(Doses::all()->rows, 'code'))), Limit::NEW, Limit::AGE];
+$limits = [Limit::BUDGET, Limit::UNKNOWN, ...array_values(array_unique(array_column(Doses::all()->rows, 'code'))), Limit::NEW, Limit::AGE];
 $lists = [
     'textures' => Texture::ids(), 'conditions' => Condition::ids(), 'medicines' => Condition::medicineIds(), 'shapes' => Shapes::ids(),
     'roles' => Role::ids(), 'processes' => Processes::ids(), 'joins' => Joins::ids(), 'stages' => array_column(Stage::cases(), 'value'),

@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
+use MildBowl\Core\Baking\Parts\Joins;
 use MildBowl\Core\Baking\Parts\Part;
 use MildBowl\Core\Baking\Parts\Parts;
+use MildBowl\Core\Baking\Parts\Role;
+use MildBowl\Core\Baking\Processes\NoHeat;
+use MildBowl\Core\Baking\Processes\Oven;
+use MildBowl\Core\Baking\Processes\Process;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Kitchen\Oven as OwnOven;
 use MildBowl\Core\Values\Range;
 
 /** A dough cut and baked, with what is laid on it: how many pieces, what one weighs and holds. The body alone decides count and shape. */
@@ -23,6 +29,9 @@ final readonly class Batch
     public Range $bakedGrams;
 
     public Range $kcal;
+
+    /** kcal over the best guess in a piece, of foods whose composition nobody knows. */
+    public float $pieceUnknownKcal;
 
     /** Dough that fills no whole piece. */
     public float $leftGrams;
@@ -45,9 +54,11 @@ final readonly class Batch
         private Measured $measured = new Measured,
         private array $laid = [],
         private float $share = 1.0,
+        private ?Process $process = null,
     ) {
         $dough0 = $dough->grams;
-        $estimate = $texture->bakedGrams($dough0, $dough->solids);
+        $class = $this->heatClass();
+        $estimate = $class->bakedGrams($texture, $dough0, $dough->solids);
         $baked = $measured->bakedGrams === null ? $estimate : Range::exact($measured->bakedGrams);
         $kept = $measured->keptOf($baked->best);
         $kcal = $dough->kcal->times($kept);
@@ -59,7 +70,7 @@ final readonly class Batch
         } elseif ($fixed !== null && $fixed > 0) {
             [$count, $pieceDough, $pieceBaked, $pieceKcal] = [Range::exact($fixed), $dough0->times($kept / $fixed), $bakedGrams->times(1 / $fixed), $kcal->times(1 / $fixed)];
         } else {
-            $piece = (float) $cut->pieceMl() * $dough->density();
+            $piece = (float) $cut->pieceMl() * $dough->density() * $class->fills($dough) * $this->bodyShare();
             [$count, $pieceDough, $pieceBaked, $pieceKcal] = self::cutBySize($dough, $bakedGrams, $piece, $cut->used() * $kept, $kept);
             if ($cut->hasCells() && $count->best >= 1.0) {
                 $whole = self::wholeCells($count);
@@ -74,6 +85,7 @@ final readonly class Batch
         }
         $substances = self::inOnePiece($dough, $pieceKcal, $count);
         $shares = [];
+        $unknown = $dough->kcal->best > 0.0 ? $dough->unknownKcal * $pieceKcal->best / $dough->kcal->best : 0.0;
         foreach ($laid as $part) {
             $shares[] = $on = $part->shareOn($count->best, $share);
             $bakedGrams = $bakedGrams->plus($part->keptGrams->times($on));
@@ -82,11 +94,13 @@ final readonly class Batch
             $pieceDough = $pieceDough->plus($part->kept->grams->times($each));
             $pieceBaked = $pieceBaked->plus($part->keptGrams->times($each));
             $pieceKcal = $pieceKcal->plus($part->kept->kcal->times($each));
+            $unknown += $part->kept->unknownKcal * $each;
             foreach ($part->kept->substances as $substance => $amount) {
                 $substances[$substance] = ($substances[$substance] ?? 0.0) + $amount * $each;
             }
         }
         [$this->count, $this->pieceDoughGrams, $this->pieceBakedGrams, $this->pieceKcal] = [$count, $pieceDough, $pieceBaked, $pieceKcal];
+        $this->pieceUnknownKcal = $unknown;
         [$this->bakedGrams, $this->kcal, $this->leftGrams, $this->pieceSubstances, $this->shares] = [$bakedGrams, $kcal, $left, $substances, $shares];
     }
 
@@ -96,13 +110,45 @@ final readonly class Batch
         $body = $parts->body;
         $dried = $body->keeps->grams !== null && $measured->bakedGrams === null ? new Measured($measured->count, $body->keeps->grams * $share, $measured->wasteGrams) : $measured;
 
-        return new self($body->kept->part($share), $cut, $body->textureAt($texture), $dried, $parts->laid(), $share);
+        return new self($body->kept->part($share), $cut, $body->textureAt($texture), $dried, $parts->laid(), $share, $body->processAt($texture));
+    }
+
+    /** What the heat does to it. */
+    public function heatClass(): HeatClass
+    {
+        return HeatClass::of($this->cut, $this->texture, $this->process ?? ($this->texture->isHeated ? new Oven : new NoHeat), $this->dough, $this->isFilled());
+    }
+
+    public function heat(?OwnOven $oven, ?float $toGrams): Heat
+    {
+        return Heat::of($this->cut, $this->texture, $this->dough, $oven, $this->process, $this->isFilled(), $toGrams);
+    }
+
+    /** What of a mould the body fills where a filling is baked in it: together they fill it. */
+    private function bodyShare(): float
+    {
+        if (! $this->cut->hasCells()) {
+            return 1.0;
+        }
+        $body = $this->dough->grams->best / $this->dough->density();
+        $filling = 0.0;
+        foreach ($this->laid as $part) {
+            $isInside = $part->role === Role::Filling && $part->joins === Joins::Before && $part->gramsPerPiece === null;
+            $filling += $isInside ? $this->share * $part->kept->grams->best / max(0.1, $part->kept->density()) : 0.0;
+        }
+
+        return $body <= 0.0 ? 1.0 : $body / ($body + $filling);
+    }
+
+    private function isFilled(): bool
+    {
+        return array_filter($this->laid, static fn (Part $part): bool => $part->role === Role::Filling && $part->joins === Joins::Before) !== [];
     }
 
     /** The pieces as the body makes them, with nothing laid on. */
     public function bare(): self
     {
-        return $this->laid === [] ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, [], $this->share);
+        return $this->laid === [] ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, [], $this->share, $this->process);
     }
 
     /** The same pieces as one dog gets them, without what it goes without. */
@@ -113,7 +159,7 @@ final readonly class Batch
         }
         $laid = array_values(array_filter($this->laid, static fn (Part $part): bool => ! $part->isLeftOutFor($dog)));
 
-        return count($laid) === count($this->laid) ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, $laid, $this->share);
+        return count($laid) === count($this->laid) ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, $laid, $this->share, $this->process);
     }
 
     /** What goes on the pieces before any heat. */

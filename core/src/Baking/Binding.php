@@ -15,6 +15,9 @@ final class Binding
     /** Share of the mass from which meat or fish is the body. */
     public const BODY = 0.40;
 
+    /** Share of solids from which meat is dried, and binds nothing. */
+    public const DRIED = 0.70;
+
     /** Free liquid on a g of dry binder from which it holds a class less well: more than the binder drinks. */
     private const LOOSENS = 2.0;
 
@@ -50,10 +53,12 @@ final class Binding
     /** Meat, organ or fish in pieces or minced; what is liquidised pours. */
     public static function isMeat(Weighed $one): bool
     {
-        $food = $one->ingredient;
-        $isFlesh = $food->inGroup('meat') || $food->inGroup('organ') || $food->inGroup('shellfish') || ($food->inGroup('fish') && ! $food->inGroup('oil'));
+        return self::isFlesh($one->ingredient) && ! in_array('pureed', $one->forms, true) && $one->solidShare() < self::DRIED;
+    }
 
-        return $isFlesh && ! in_array('pureed', $one->forms, true) && $one->solidShare() < 0.7;
+    public static function isFlesh(Ingredient $food): bool
+    {
+        return $food->inGroup('meat') || $food->inGroup('organ') || $food->inGroup('shellfish') || ($food->inGroup('fish') && ! $food->inGroup('oil'));
     }
 
     /** What drinks, and cooked grain and pulse, which hold with their dry share. */

@@ -46,7 +46,7 @@ final readonly class Bowl
                 $assumptions[] = new Assumption('amount-assumed', 'Assumed '.round($one->low).'–'.round($one->high)." g for \"{$line->text}\".");
             }
             if ($line->food->composition === null) {
-                $assumptions[] = new Assumption('composition-unknown', "What {$line->food->name} holds is not known: it is in the weight, but in no other total.");
+                $assumptions[] = new Assumption('composition-unknown', "What {$line->food->name} holds is not known: its energy is taken between nothing and pure fat, and rations are held by the most.");
             }
             $weighed[] = new Weighed($index, $line->food, $one, $kitchen->policy->calorieConvention, forms: $line->forms);
         }

@@ -13,6 +13,9 @@ final readonly class Dough
 
     public Range $kcal;
 
+    /** kcal over the best guess, of foods whose composition nobody knows: what holds a ration. */
+    public float $unknownKcal;
+
     /** Grams of everything but water. */
     public Range $solids;
 
@@ -29,6 +32,7 @@ final readonly class Dough
     public function __construct(public array $weighed)
     {
         $byFood = $kcals = $dry = [];
+        $unknown = 0.0;
         $substances = [];
         foreach ($weighed as $portion) {
             // ranges of one ingredient go the same way; different ones are independent
@@ -40,6 +44,7 @@ final readonly class Dough
             if ($kcal !== null) {
                 $kcals[$id] = isset($kcals[$id]) ? $kcals[$id]->plus($kcal) : $kcal;
             }
+            $unknown += $portion->unknownKcal();
             foreach ($portion->substances as $substance => $amount) {
                 $substances[$substance] = ($substances[$substance] ?? 0.0) + $amount;
             }
@@ -48,6 +53,7 @@ final readonly class Dough
         $this->kcal = Range::sum($kcals);
         $this->solids = Range::sum($dry);
         $this->substances = $substances;
+        $this->unknownKcal = $unknown;
         $this->binding = Binding::of($weighed);
         $this->wetness = $this->binding === null ? $this->wetness() : null;
     }

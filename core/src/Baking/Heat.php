@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Baking;
 
+use MildBowl\Core\Baking\Processes\NoHeat;
+use MildBowl\Core\Baking\Processes\Oven as OvenHeat;
+use MildBowl\Core\Baking\Processes\Process;
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Kitchen\Oven;
 
 /**
- * How long and how hot, as starting points: by texture, shape, thickness and oven. The kitchen's own log corrects them.
- * Rows stand in heat.csv; time grows with thickness to the power 1.1 within a class, by a fifth for 14 °C less heat (reference, page 5).
+ * How long and how hot, as starting points: by what it is, its size and the oven. The kitchen's own log corrects them. Rows stand in
+ * heat.csv; time grows by a fifth for 14 °C less heat (reference, page 5).
  */
 final readonly class Heat
 {
-    private const WITH_THICKNESS = 1.1;
+    /** Power with which time grows: with thickness (reference, page 5), with the volume of a mould (its 15 to 90 ml), with the mass in a dish. */
+    private const WITH_SIZE = ['mm' => 1.1, 'ml' => 0.48, 'g' => 0.8];
 
     private const FIRST_LOOK = 0.8;
 
@@ -36,21 +40,42 @@ final readonly class Heat
      */
     private function __construct(public array $stages, public array $cores, public ?string $coreStep, public bool $fan) {}
 
-    /** @param  ?Oven  $oven  the baker's own; the row's own temperature where it says none */
-    public static function of(Cut $cut, Texture $texture, Dough $dough, ?Oven $oven = null): self
+    /**
+     * @param  ?Oven  $oven  the baker's own; the row's own temperature where it says none
+     * @param  ?Process  $process  what is done to it; null: baked, frozen or set, as the texture says
+     * @param  bool  $isFilled  whether a filling is baked in it
+     * @param  ?float  $toGrams  what it is to weigh when it is dry
+     */
+    public static function of(Cut $cut, Texture $texture, Dough $dough, ?Oven $oven = null, ?Process $process = null, bool $isFilled = false, ?float $toGrams = null): self
     {
         $oven ??= new Oven;
+        $process ??= $texture->isHeated ? new OvenHeat : new NoHeat;
+        $class = HeatClass::of($cut, $texture, $process, $dough, $isFilled);
+        $sizes = ['mm' => $cut->thicknessMm(), 'ml' => $cut->pieceMl(), 'g' => $dough->grams->best > 0.0 ? $dough->grams->best : null];
         $stages = [];
-        foreach (HeatRow::stages($cut->shape(), $texture->id) as $rows) {
-            $stages[] = self::stage($rows, $cut->thicknessMm(), $texture, $oven, $stages === []);
+        foreach (HeatRow::stages($class) as $rows) {
+            $row = self::bySize($rows, $sizes[$rows[0]->by] ?? null);
+            if ($row->does === 'dry' && ($row->class === 'dried' || $toGrams !== null)) {
+                $row = self::dried($row, $cut, $dough, $toGrams ?? $class->bakedGrams($texture, $dough->grams, $dough->solids)->best, $oven);
+            }
+            $stages[] = self::stage($row, $texture, $oven, $stages === []);
         }
         $cores = Core::of($dough);
         $first = $stages[0]->celsius ?? null;
-        $isCool = $texture->id === 'jerky' || ($first !== null && $first + self::fan($oven) <= self::COOL);
-        $step = $cores !== [] && $texture->isHeated && $isCool
+        $isCool = $texture->id === 'jerky' || $class->name === 'dried' || ($first !== null && $first + self::fan($oven) <= self::COOL);
+        $step = $cores !== [] && $process->killsRaw() && $isCool
             ? 'No drying up to '.self::COOL.' °C makes meat safe by itself: bring it to '.$cores[0]->celsius.' °C at the core first, or finish 10 min at '.(self::FINISH - self::fan($oven)).' °C.' : null;
 
         return new self($stages, $cores, $step, $oven->fan);
+    }
+
+    private static function dried(HeatRow $row, Cut $cut, Dough $dough, float $toGrams, Oven $oven): HeatRow
+    {
+        $lost = $dough->grams->best <= 0.0 ? 0.0 : max(0.0, 1 - $toGrams / $dough->grams->best);
+        $minutes = Drying::minutes($lost, $cut->thicknessMm(), $oven->celsius ?? $row->celsius ?? self::COOL, $oven);
+        $coarse = static fn (float $one): float => 5 * round($one / 5);
+
+        return $row->within($coarse($minutes->low), $coarse($minutes->high));
     }
 
     /** °F to the nearest 5. */
@@ -92,10 +117,8 @@ final readonly class Heat
         return $oven->fan ? self::FAN : 0;
     }
 
-    /** @param  non-empty-list<HeatRow>  $rows */
-    private static function stage(array $rows, ?float $thicknessMm, Texture $texture, Oven $oven, bool $isFirst): HeatStage
+    private static function stage(HeatRow $row, Texture $texture, Oven $oven, bool $isFirst): HeatStage
     {
-        $row = self::byThickness($rows, $thicknessMm);
         [$low, $high] = [$row->minutesLow, $row->minutesHigh];
         if (in_array($row->class, self::BY_FEEL, true)) {
             [$low, $high] = match (true) {
@@ -106,41 +129,44 @@ final readonly class Heat
         }
         $set = null;
         if ($row->celsius !== null && $oven->celsius !== null && $isFirst) {
-            $factor = min(2.0, max(0.5, 1 + 0.2 * ($row->celsius - $oven->celsius - self::fan($oven)) / 14));
+            // drying reckons with the heat itself
+            $factor = $row->class === 'dried' ? 1.0 : min(2.0, max(0.5, 1 + 0.2 * ($row->celsius - $oven->celsius - self::fan($oven)) / 14));
             [$low, $high, $set] = [$low * $factor, $high * $factor, (int) round($oven->celsius)];
         } elseif ($row->celsius !== null) {
             $set = (int) $row->celsius - self::fan($oven);
         }
+        $from = max(1, (int) round($low));
 
         return new HeatStage(
-            $row->does, (int) round($low), (int) max(round($low), round($high)), (int) floor(self::FIRST_LOOK * $low), $set, $row->sign,
+            $row->does, $from, max($from, (int) round($high)), max(1, (int) floor(self::FIRST_LOOK * $low)), $set, $row->sign, $row->turn === '' ? null : $row->turn,
             $set === null ? null : self::fahrenheit($set), $set === null ? null : self::gasMark($set + self::fan($oven)),
         );
     }
 
     /**
-     * Between two thicknesses of a class by the power that joins them; beyond, with the power 1.1.
+     * Between two sizes of a class by the power that joins them; beyond, by thickness with the power 1.1, by volume and mass as a mould
+     * or a dish of that size does.
      *
-     * @param  non-empty-list<HeatRow>  $rows  by thickness
+     * @param  non-empty-list<HeatRow>  $rows  by size
      */
-    private static function byThickness(array $rows, ?float $thicknessMm): HeatRow
+    private static function bySize(array $rows, ?float $size): HeatRow
     {
         $first = $rows[0];
         $last = $rows[count($rows) - 1];
-        if ($first->thicknessMm === null || $last->thicknessMm === null || $thicknessMm === null) {
+        if ($first->size === null || $last->size === null || $size === null) {
             return $rows[intdiv(count($rows), 2)];
         }
-        foreach ([[$first, $first->thicknessMm, $thicknessMm <= $first->thicknessMm], [$last, $last->thicknessMm, $thicknessMm >= $last->thicknessMm]] as [$row, $mm, $isBeyond]) {
+        foreach ([[$first, $first->size, $size <= $first->size], [$last, $last->size, $size >= $last->size]] as [$row, $at, $isBeyond]) {
             if ($isBeyond) {
-                $factor = ($thicknessMm / $mm) ** self::WITH_THICKNESS;
+                $factor = ($size / $at) ** (self::WITH_SIZE[$row->by] ?? 1.0);
 
                 return $row->within($row->minutesLow * $factor, $row->minutesHigh * $factor);
             }
         }
         foreach ($rows as $n => $row) {
             $next = $rows[$n + 1] ?? $row;
-            if ($next->thicknessMm !== null && $row->thicknessMm !== null && $thicknessMm <= $next->thicknessMm) {
-                $at = log($thicknessMm / $row->thicknessMm) / log($next->thicknessMm / $row->thicknessMm);
+            if ($next->size !== null && $row->size !== null && $size <= $next->size) {
+                $at = log($size / $row->size) / log($next->size / $row->size);
 
                 return ($at < 0.5 ? $row : $next)->within(
                     $row->minutesLow * ($next->minutesLow / $row->minutesLow) ** $at,

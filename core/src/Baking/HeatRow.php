@@ -7,57 +7,51 @@ namespace MildBowl\Core\Baking;
 use MildBowl\Core\Data\Compiled;
 
 /**
- * One row of heat.csv: how long and how hot for a class of treat at one thickness.
+ * One row of heat.csv: how long and how hot for a class of treat at one size.
  *
  * @phpstan-import-type HeatRow from Compiled as HeatCells
  */
 final readonly class HeatRow
 {
-    /** @param  ?float  $thicknessMm  null where the class has one time for every thickness */
-    private function __construct(public string $class, public string $does, public ?float $thicknessMm, public float $minutesLow, public float $minutesHigh, public ?float $celsius, public string $sign) {}
+    /**
+     * @param  string  $by  what its size is: mm thick, ml of a mould or a scoop, g in the dish; empty where the class has one time for all
+     */
+    private function __construct(
+        public string $class,
+        public string $does,
+        public string $by,
+        public ?float $size,
+        public float $minutesLow,
+        public float $minutesHigh,
+        public ?float $celsius,
+        public string $sign,
+        public string $turn,
+    ) {}
 
     /**
-     * The rows of each stage in turn for a texture and a shape: a class may bake, then dry. A class made for the shape takes the place of
-     * the one for any dough.
+     * The rows of each stage in turn: a class may bake, then dry.
      *
-     * @return list<non-empty-list<self>> by thickness within a stage
+     * @return list<non-empty-list<self>> by size within a stage
      */
-    public static function stages(string $shape, string $texture): array
+    public static function stages(HeatClass $class): array
     {
         $by = [];
-        $shaped = null;
-        foreach (Compiled::tables()['heat'] as $row) {
-            if (! in_array($texture, $row['textures'], true)) {
-                continue;
-            }
-            if ($row['shapes'] !== []) {
-                if (! in_array($shape, $row['shapes'], true)) {
-                    continue;
-                }
-                $shaped = $row['class'];
-            }
-            $by[$row['class']][$row['does']][] = self::row($row);
-        }
-        if ($shaped !== null) {
-            unset($by['dough']);
-        }
-        $stages = [];
-        foreach ($by as $does) {
-            array_push($stages, ...array_values($does));
+        foreach ($class->rows as $row) {
+            $by["{$row['class']} {$row['does']}"][] = self::row($row);
         }
 
-        return $stages;
+        return array_values($by);
     }
 
     /** @param  HeatCells  $row */
     private static function row(array $row): self
     {
-        return new self($row['class'], $row['does'], $row['thicknessMm'], $row['minutesLow'], $row['minutesHigh'], $row['celsius'], $row['sign']);
+        return new self($row['class'], $row['does'], $row['by'], $row['size'], $row['minutesLow'] ?? 0.0, $row['minutesHigh'] ?? 0.0, $row['celsius'], $row['sign'], $row['turn']);
     }
 
-    /** The same row at another thickness. */
+    /** The same row at another size. */
     public function within(float $low, float $high): self
     {
-        return new self($this->class, $this->does, $this->thicknessMm, $low, $high, $this->celsius, $this->sign);
+        return new self($this->class, $this->does, $this->by, $this->size, $low, $high, $this->celsius, $this->sign, $this->turn);
     }
 }

@@ -15,6 +15,7 @@ final readonly class HeatStage
         public int $firstLookMinutes,
         public ?int $celsius,
         public string $sign,
+        public ?string $turn,
         public ?int $fahrenheit,
         public ?string $gasMark,
     ) {}

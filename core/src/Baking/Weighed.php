@@ -14,6 +14,9 @@ final readonly class Weighed
 {
     private const SPREAD_OF_ESTIMATES = 0.10;
 
+    /** kcal in a gram of what nobody knows: nothing at least, pure fat at most (contract, energy that is not known). */
+    private const MOST_UNKNOWN = 9.0;
+
     /**
      * What the best amount of this food brings of each substance that is shown or dosed: g, mg or µg as the name says.
      * A substance whose content is unknown is left out.
@@ -102,17 +105,23 @@ final readonly class Weighed
         return $this->calorieConvention === 'modified' ? $composition->kcalModified() : $composition->kcal;
     }
 
-    /** null when the composition is unknown. */
+    /** kcal over the best guess that it may hold because nobody knows what it is made of. */
+    public function unknownKcal(): float
+    {
+        return $this->ingredient->composition === null && $this->kcal !== null ? $this->kcal->high - $this->kcal->best : 0.0;
+    }
+
+    /** null where nothing is known of what is left of it. */
     public function kcal(): ?Range
     {
         return $this->kcal;
     }
 
-    private function energy(): ?Range
+    private function energy(): Range
     {
         $per100g = $this->kcalPer100g();
         if ($per100g === null) {
-            return null;
+            return Range::of(0.0, self::MOST_UNKNOWN / 2 * $this->grams->best, self::MOST_UNKNOWN * $this->grams->high);
         }
         $kcal = $this->grams->times($per100g / 100);
         if ($this->ingredient->confidence !== 'C') {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Contract;
 
-use MildBowl\Core\Baking\Heat;
 use MildBowl\Core\Baking\Panel;
 use MildBowl\Core\Baking\SheetPlan;
 use MildBowl\Core\Clipping\Doubt;
@@ -207,7 +206,7 @@ final readonly class JudgementPresenter
                 'texture' => $lot->texture->id,
                 'piece' => Presenter::piece($lot->batch),
                 'daysItLasts' => $aDay > 0 ? floor($lot->batch->count->best / $aDay + 1e-9) : null,
-                'heat' => Presenter::heat(Heat::of($lot->cut, $lot->texture, $lot->batch->dough, $kitchen->oven)),
+                'heat' => Presenter::heat($lot->batch->heat($kitchen->oven, $this->judgement->bowl->parts->body->keeps->grams)),
                 'sheet' => $kitchen->tray === null ? null : Presenter::sheet(SheetPlan::of($lot->cut, $kitchen->tray, $lot->batch->count->best)),
                 'oddity' => $lot->cut->oddity(),
             ];

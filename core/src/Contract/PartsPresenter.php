@@ -36,7 +36,7 @@ final readonly class PartsPresenter
             'into' => $part->intoSections,
             'guessed' => $part->guessed,
             'doughGrams' => Presenter::range($part->dough->grams),
-            'keptGrams' => Presenter::range($part->isBody() && $part->keeps->grams === null ? $main->texture->bakedGrams($part->kept->grams, $part->kept->solids) : $part->keptGrams),
+            'keptGrams' => Presenter::range($part->isBody() && $part->keeps->grams === null ? $main->batch->heatClass()->bakedGrams($main->texture, $part->kept->grams, $part->kept->solids) : $part->keptGrams),
             'kcal' => Presenter::range($part->kept->kcal),
             'wetness' => $part->dough->wetness,
             'feel' => $part->dough->feel()?->feel,

@@ -25,7 +25,8 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type RoleRow array{word: string, role: string, process: string, strained: bool, source: string}
  * @phpstan-type FeelRow array{below: float, feel: string, word: string, sign: string, density: float, made: string}
  * @phpstan-type WantedRow array{shapes: list<string>, textures: list<string>, process: string, driest: string, aim: string, wettest: string, why: string, source: string}
- * @phpstan-type HeatRow array{class: string, shapes: list<string>, textures: list<string>, thicknessMm: ?float, does: string, minutesLow: float, minutesHigh: float, celsius: ?float, celsiusLow: ?float, celsiusHigh: ?float, sign: string, source: string}
+ * @phpstan-type HeatRow array{class: string, process: string, of: string, shapes: list<string>, textures: list<string>, by: string, size: ?float, does: string, minutesLow: ?float, minutesHigh: ?float, celsius: ?float, celsiusLow: ?float, celsiusHigh: ?float, sign: string, turn: string, source: string}
+ * @phpstan-type LossRow array{class: string, textures: list<string>, how: string, low: float, best: float, high: float, meaning: string, source: string}
  * @phpstan-type CoreRow array{group: string, word: string, celsius: float, what: string, source: string}
  * @phpstan-type ConditionRow array{condition: string, vet: bool, label: string, message: string, advice: string, source: string}
  * @phpstan-type MedicineRow array{medicine: string, label: string, message: string, advice: string, source: string}
@@ -34,7 +35,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type KeepingRow array{class: string, jarDays: float, fridgeDays: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type Three array{float, float, float}
  * @phpstan-type ChangeRow array{form: string, level: string, code: string, applies: array<string, true>, exempt: array<string, true>, message: string, advice: string, source: string}
- * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>}
+ * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>, heat: list<HeatRow>, losses: list<LossRow>, drying: array<string, float>}
  * @phpstan-type All array{
  *     version: string,
  *     entries: array<string, EntryRow>,
@@ -51,7 +52,6 @@ use MildBowl\Core\Build\Tables;
  *     textures: array<string, TextureRow>,
  *     roles: array<string, RoleRow>,
  *     feels: list<FeelRow>,
- *     heat: list<HeatRow>,
  *     labelFriends: list<array{head: string, word: string, means: string}>,
  *     gasMarks: list<array{mark: string, celsius: float, source: string}>,
  *     cores: list<CoreRow>,

@@ -44,12 +44,14 @@ final class Columns
         'free-water' => 'of:food-or-trait form:form? counts:free-counts / parameter:dough-parameter source:source',
         'gas-marks' => 'mark:text / celsius:number source:source',
         'groups' => 'group:id / parents:group?; label:text aliases:text?|',
-        'heat' => 'class:heat-class shapes:shape?| textures:texture| thicknessMm:number? does:heat-does / minutesLow:number minutesHigh:number celsius:number? celsiusLow:number? celsiusHigh:number? sign:text source:source',
+        'drying' => 'key:drying / value:number unit:text meaning:text source:source',
+        'heat' => 'class:heat-class process:process? of:heat-of? shapes:shape?| textures:texture?| by:heat-by? size:number? does:heat-does / minutesLow:number? minutesHigh:number? celsius:number? celsiusLow:number? celsiusHigh:number? sign:text turn:text? source:source',
         'ignored' => 'phrase:text /',
         'ingredients' => 'id:id / name:text groups:group?; jobs:job?; water:number kcal:number protein:number fat:number carbohydrate:number fibre:number sugars:number ash:number sodium:number? calcium:number? phosphorus:number? potassium:number? copper:number? vitaminA:number? vitaminD:number? magnesium:number? zinc:number? iron:number? source:source confidence:confidence',
         'keeping' => 'class:keeping / jarDays:number fridgeDays:number freezerDays:number meaning:text source:source',
         'label-friends' => 'head:text word:text / means:text',
         'label-names' => 'ingredient:food / names:text|',
+        'losses' => 'class:heat-class textures:texture?| / how:loss-how low:number best:number high:number meaning:text source:source',
         'measures' => 'unit:id / kind:unit-kind low:number best:number high:number names:text| source:source',
         'medicines' => 'medicine:medicine / label:text message:text? advice:text? source:source',
         'names' => 'ingredient:food / names:text|',
@@ -69,7 +71,7 @@ final class Columns
     ];
 
     /** Files whose first column must name every word of its list. */
-    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters'];
+    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters', 'drying'];
 
     private const MOST_TOLD = 20;
 

@@ -48,12 +48,12 @@ final readonly class Compiler
             'dough' => [
                 'parameters' => $measures->doughParameters(), 'uptake' => $measures->uptake(),
                 'free' => (new FreeWaters($this->folder, $measures->doughParameters()))->of($entries),
+                'heat' => $this->rows('heat'), 'losses' => $this->rows('losses'), 'drying' => array_column($this->rows('drying'), 'value', 'key'),
                 'bindings' => $this->rows('bindings'), 'wanted' => $this->rows('wanted-feels'),
             ],
             'textures' => $this->by('textures', 'texture'),
             'roles' => $this->by('roles', 'word'),
             'feels' => $this->rows('feels'),
-            'heat' => $this->rows('heat'),
             'gasMarks' => $this->rows('gas-marks'),
             'labelFriends' => $this->rows('label-friends'),
             'cores' => $this->rows('cores'),

@@ -74,9 +74,20 @@ final class Vocabulary
 
     public const KEEPING = ['hard', 'biscuit', 'moist', 'meat', 'meat-dry', 'no-bake', 'frozen'];
 
-    public const HEAT_CLASSES = ['dough', 'ball', 'drop', 'tray', 'cake', 'jerky', 'frozen', 'none', 'off'];
+    public const HEAT_CLASSES = [
+        'frozen', 'microwave', 'griddle-meat', 'griddle-egg', 'griddle', 'hob-meat', 'hob-egg', 'hob', 'dried', 'jerky', 'none', 'seeds', 'pie', 'egg-mould', 'egg-dish',
+        'meatball', 'meat-spread', 'meat-tray', 'meat-mould', 'meat-loaf', 'meat-piece', 'scone', 'mould-cake', 'mould-crisp', 'tray-cake', 'bar', 'tray', 'cake', 'drop',
+        'ball', 'dough', 'off',
+    ];
 
-    public const HEAT_DOES = ['bake', 'dry', 'chill', 'freeze', 'turn over and dry', 'leave in the turned-off oven'];
+    public const HEAT_DOES = [
+        'bake', 'dry', 'chill', 'freeze', 'fry', 'simmer', 'roast', 'heat in short bursts', 'turn over and dry', 'leave in the turned-off oven',
+    ];
+
+    /** What decides between classes of heat besides shape and texture. */
+    public const HEAT_OF = ['meat', 'flesh', 'egg', 'seeds', 'risen', 'filled'];
+
+    public const DRYING = ['warm-up', 'flux', 'still-below', 'fan', 'spread-low', 'spread-high', 'usual-thickness'];
 
     public const MADE = ['pressed', 'rolled', 'dropped', 'spread', 'poured', 'shaped'];
 
@@ -144,6 +155,10 @@ final class Vocabulary
             'keeping' => self::KEEPING,
             'heat-class' => self::HEAT_CLASSES,
             'heat-does' => self::HEAT_DOES,
+            'heat-of' => self::HEAT_OF,
+            'heat-by' => ['mm', 'ml', 'g'],
+            'loss-how' => ['loses', 'within'],
+            'drying' => self::DRYING,
             'made' => self::MADE,
             'check' => self::CHECKS,
             'dose' => self::DOSES,

@@ -9,6 +9,9 @@ final readonly class Limit
 {
     public const BUDGET = 'budget';
 
+    /** The budget, where what nobody knows holds its most. */
+    public const UNKNOWN = 'unknown-energy';
+
     public const NEW = 'new-ingredient';
 
     public const AGE = 'age';

@@ -46,6 +46,9 @@ final readonly class Ration
         $left = $budget->left($dog);
         $budgetPieces = $left !== null && $pieceKcal > 0 ? $left / $pieceKcal : null;
         $limits = $budgetPieces === null ? [] : [new Limit(Limit::BUDGET, $budgetPieces)];
+        if ($left !== null && $batch->pieceUnknownKcal > 0.0) {
+            $limits[] = new Limit(Limit::UNKNOWN, $left / ($pieceKcal + $batch->pieceUnknownKcal));
+        }
         $findings = [];
         foreach (($doses ?? Doses::in($batch->pieceSubstances))->for($dog, $policy->garlic) as $dose) {
             [$limit, $finding] = self::byDose($dose, $dog, $batch, $budgetPieces, $budget->kcal, $energy->dailyKcal?->best);

@@ -49,7 +49,7 @@ final class Sums
             $sums[self::UPTAKE] += $grams * $uptake;
             $sums[self::FLOUR] += $uptake > 0 ? $grams : 0.0;
             $sums[self::FAT] += $portion->substances['fatG'] ?? 0.0;
-            $sums[self::KCAL] += $portion->kcal()->best ?? 0.0;
+            $sums[self::KCAL] += ($portion->kcal()->best ?? 0.0) + $portion->unknownKcal();
             $sums[self::SODIUM] += $portion->substances['sodiumMg'] ?? 0.0;
             foreach ($substances as $index => $substance) {
                 $sums[self::FIRST_DOSE + $index] += $portion->substances[$substance] ?? 0.0;

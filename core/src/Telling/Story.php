@@ -23,6 +23,7 @@ final class Story
         'budget' => 'the treat budget', 'sodium' => 'sodium', 'fat' => 'fat', 'added-sugar' => 'added sugar', 'vitamin-a' => 'vitamin A',
         'vitamin-d' => 'vitamin D', 'coumarin' => 'coumarin (cinnamon)', 'garlic' => 'the garlic cap', 'calcium' => 'calcium while it grows',
         'fibre' => 'new fibre', 'kelp' => 'kelp', 'new-ingredient' => 'something new: a quarter on the first days', 'age' => 'its age', 'not-cleared' => 'not cleared',
+        'unknown-energy' => 'energy that nobody knows, taken at its most',
     ];
 
     /** @return list<string> */
