@@ -55,6 +55,7 @@ final readonly class Batch
         private array $laid = [],
         private float $share = 1.0,
         private ?Process $process = null,
+        private bool $isDrained = false,
     ) {
         $dough0 = $dough->grams;
         $class = $this->heatClass();
@@ -110,13 +111,13 @@ final readonly class Batch
         $body = $parts->body;
         $dried = $body->keeps->grams !== null && $measured->bakedGrams === null ? new Measured($measured->count, $body->keeps->grams * $share, $measured->wasteGrams) : $measured;
 
-        return new self($body->kept->part($share), $cut, $body->textureAt($texture), $dried, $parts->laid(), $share, $body->processAt($texture));
+        return new self($body->kept->part($share), $cut, $body->textureAt($texture), $dried, $parts->laid(), $share, $body->processAt($texture), $body->keeps->drained);
     }
 
     /** What the heat does to it. */
     public function heatClass(): HeatClass
     {
-        return HeatClass::of($this->cut, $this->texture, $this->process ?? ($this->texture->isHeated ? new Oven : new NoHeat), $this->dough, $this->isFilled());
+        return HeatClass::of($this->cut, $this->texture, $this->process ?? ($this->texture->isHeated ? new Oven : new NoHeat), $this->dough, $this->isFilled(), $this->isDrained);
     }
 
     public function heat(?OwnOven $oven, ?float $toGrams): Heat
@@ -148,7 +149,7 @@ final readonly class Batch
     /** The pieces as the body makes them, with nothing laid on. */
     public function bare(): self
     {
-        return $this->laid === [] ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, [], $this->share, $this->process);
+        return $this->laid === [] ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, [], $this->share, $this->process, $this->isDrained);
     }
 
     /** The same pieces as one dog gets them, without what it goes without. */
@@ -159,7 +160,7 @@ final readonly class Batch
         }
         $laid = array_values(array_filter($this->laid, static fn (Part $part): bool => ! $part->isLeftOutFor($dog)));
 
-        return count($laid) === count($this->laid) ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, $laid, $this->share, $this->process);
+        return count($laid) === count($this->laid) ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, $laid, $this->share, $this->process, $this->isDrained);
     }
 
     /** What goes on the pieces before any heat. */

@@ -12,7 +12,7 @@ use MildBowl\Core\Pantry\Ingredient;
  */
 final class Binding
 {
-    /** Share of the mass from which meat or fish is the body. */
+    /** Share of the mass over which meat or fish is the body. */
     public const BODY = 0.40;
 
     /** Share of solids from which meat is dried, and binds nothing. */
@@ -36,13 +36,15 @@ final class Binding
             $mass += $grams;
             if (self::isMeat($one)) {
                 $meat += $grams;
-            } elseif (self::binds($one->ingredient)) {
+            } elseif (Uptake::of($one->ingredient) > 0.0) {
+                $dry += $grams;
+            } elseif (self::bindsCooked($one->ingredient)) {
                 $dry += $grams * $one->solidShare();
             } elseif (! $one->ingredient->inGroup('egg')) {
                 $free += $one->freeG;
             }
         }
-        if ($meat <= 0.0 || $meat < self::BODY * $mass) {
+        if ($meat <= 0.0 || $meat <= self::BODY * $mass) {
             return null;
         }
         $ratio = $dry / $meat;
@@ -61,9 +63,9 @@ final class Binding
         return $food->inGroup('meat') || $food->inGroup('organ') || $food->inGroup('shellfish') || ($food->inGroup('fish') && ! $food->inGroup('oil'));
     }
 
-    /** What drinks, and cooked grain and pulse, which hold with their dry share. */
-    private static function binds(Ingredient $food): bool
+    /** Cooked grain and pulse hold with their dry share. */
+    private static function bindsCooked(Ingredient $food): bool
     {
-        return Uptake::of($food) > 0.0 || $food->inAny(['grain', 'pseudo-grain', 'legume']) && ! $food->inAny(['nut-butter', 'oil', 'liquid']);
+        return $food->inAny(['grain', 'pseudo-grain', 'legume']) && ! $food->inAny(['nut-butter', 'oil', 'liquid']);
     }
 }

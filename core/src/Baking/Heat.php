@@ -138,7 +138,7 @@ final readonly class Heat
         $from = max(1, (int) round($low));
 
         return new HeatStage(
-            $row->does, $from, max($from, (int) round($high)), max(1, (int) floor(self::FIRST_LOOK * $low)), $set, $row->sign, $row->turn === '' ? null : $row->turn,
+            $row->does, $from, max($from, (int) round($high)), max(1, (int) floor(self::FIRST_LOOK * $from)), $set, $row->sign, $row->turn === '' ? null : $row->turn,
             $set === null ? null : self::fahrenheit($set), $set === null ? null : self::gasMark($set + self::fan($oven)),
         );
     }

@@ -33,10 +33,13 @@ final readonly class HeatClass
     private const AFTERWARDS = 'off';
 
     /** @param  list<HeatCells>  $rows */
-    private function __construct(public string $name, public array $rows, private string $texture) {}
+    private function __construct(public string $name, public array $rows, private string $texture, private bool $isDrained) {}
 
-    /** @param  bool  $isFilled  whether a filling is baked in it */
-    public static function of(Cut $cut, Texture $texture, Process $process, Dough $dough, bool $isFilled = false): self
+    /**
+     * @param  bool  $isFilled  whether a filling is baked in it
+     * @param  bool  $isDrained  whether its fat and juices were poured off already
+     */
+    public static function of(Cut $cut, Texture $texture, Process $process, Dough $dough, bool $isFilled = false, bool $isDrained = false): self
     {
         $kinds = null;
         $name = '';
@@ -57,7 +60,7 @@ final readonly class HeatClass
             $rows[] = $row;
         }
 
-        return new self($name, $rows, $texture->id);
+        return new self($name, $rows, $texture->id, $isDrained);
     }
 
     /** Rows without a process are those of the oven, the freezer and the fridge. */
@@ -111,7 +114,7 @@ final readonly class HeatClass
     {
         $estimate = $texture->bakedGrams($dough, $solids);
         $row = $this->loss();
-        if ($row === null) {
+        if ($row === null || ($this->isDrained && $texture->moisture === null)) {
             return $estimate;
         }
         $kept = static fn (float $grams, float $percent, float $solid): float => max(min($grams, $solid), $grams * (1 - $percent / 100));

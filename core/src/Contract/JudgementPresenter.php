@@ -59,7 +59,8 @@ final readonly class JudgementPresenter
         $kcal = $poison = [];
         $bowl = $this->judgement->bowl;
         foreach ($bowl->dough->weighed as $one) {
-            $kcal[$one->line] = $one->kcal();
+            // what nobody knows is told as unknown on its line; the totals take its range
+            $kcal[$one->line] = $one->ingredient->composition === null ? null : $one->kcal();
             if ($this->question->explain) {
                 $poison[$one->line] = Story::ofPoison($one->substances, $this->judgement->rations, $this->judgement->lots->all);
             }

@@ -148,6 +148,9 @@ final readonly class Mending
     /** kcal over a target that mending costs at least for each gram of water too much: less of something wet, or more of a flour. */
     public function leastByDrying(float $target): float
     {
+        if (! $this->hasFlour) {
+            return 0.0;
+        }
         $least = INF;
         foreach ($this->options as $options) {
             foreach ($options as $option) {

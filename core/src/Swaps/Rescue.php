@@ -276,7 +276,7 @@ final class Rescue
         if ($this->before[Sums::KCAL] > 0 && $mass > 0) {
             $cost += $this->weights['richer-kcal'] * max(0.0, ($sums[Sums::KCAL] + $least[Sums::KCAL]) / $mass * $this->before[Sums::MASS] / $this->before[Sums::KCAL] - 1);
         }
-        if ($this->before[Sums::UPTAKE] <= 0.0) {
+        if ($this->dough->wetness === null) {
             return $cost;
         }
         // the shortened uptake lies between its least flour with the most fat and its most flour with the least

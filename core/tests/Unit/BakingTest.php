@@ -6,7 +6,7 @@ use MildBowl\Core\Baking\Shapes\Shapes;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Values\Range;
 
-const PLAIN = "200 g oat flour\n1 large egg\n100 ml water";
+const PLAIN = "200 g oat flour\n1 large egg\n90 ml water";
 
 /** @return array<string, mixed> */
 function cutInto(array $cut, string $texture = 'biscuit'): array

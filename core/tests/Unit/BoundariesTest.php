@@ -394,9 +394,9 @@ it('gives a food its job in a dough from its share on', function (string $text, 
     );
     expect(in_array($job, $answer['jobs'], true))->toBe($does, "$text: ".implode(', ', $answer['jobs']));
 })->with([
-    // a tenth of what takes up water: oat flour 0.8, rye flour 0.8 a gram
-    'bulk, a hundredth over' => ["10.1 g oat flour\n89.9 g rye flour\n60 g water", 0, 'bulk', true],
-    'bulk, a hundredth under' => ["9.9 g oat flour\n90.1 g rye flour\n60 g water", 0, 'bulk', false],
+    // a tenth of what takes up water: oat flour and oat bran take up the same
+    'bulk, a hundredth over' => ["10.1 g oat flour\n89.9 g oat bran\n60 g water", 0, 'bulk', true],
+    'bulk, a hundredth under' => ["9.9 g oat flour\n90.1 g oat bran\n60 g water", 0, 'bulk', false],
 ]);
 
 it('gives a food the job of the fat from four tenths of it on, and of the wet from two tenths', function (

@@ -79,7 +79,7 @@ it('stops at every slip, with its file, row and column and the nearest word', fu
 });
 
 it('tells every slip at once', function (): void {
-    expect(slip('heat.csv', 'drop,scoop,soft|biscuit', 'drip,scop,sift|biscuit', Columns::check(...)))
+    expect(slip('heat.csv', 'drop,,,scoop,soft|biscuit', 'drip,,,scop,sift|biscuit', Columns::check(...)))
         ->toContain('"drip"')
         ->toContain('"scop"')
         ->toContain('"sift"');

@@ -322,7 +322,7 @@ it('scales to days for these dogs, and to a tin; it warns of leaven and depth', 
     $forward = answer(ROUNDS, $more);
     expect($factor * $forward['piece']['count']['best'])->toEqualWithDelta(10 * $forward['rations'][0]['piecesPerDay'], 0.01);
     $tin = asked('scale', ['by' => ['tin' => ['widthMm' => 200, 'lengthMm' => 200, 'depthMm' => 10]]]);
-    expect($tin['factor'])->toEqualWithDelta(400 * answer(ROUNDS)['batch']['doughGrams']['best'] ** -1 * 1.05, 0.001);
+    expect($tin['factor'])->toEqualWithDelta(400 * answer(ROUNDS)['batch']['doughGrams']['best'] ** -1 * 1.10, 0.001);
     expect(
         implode(
             ' ',
