@@ -15,8 +15,9 @@ use MildBowl\Core\Swaps\Sums;
 
 /**
  * Larger broken recipes than brute force can try, given to a general integer programme solver (GLPK, Debian's glpk-utils) beside our own
- * search. The costs that are no sums over lines (wetness, richness, few pieces) are switched off for this comparison, since an integer
- * programme cannot state them; what is left is stated in full: one option a line, jobs lost, enough flour, a quarter piece for every dog.
+ * search. The costs that are no sums over lines (mending, richness, what hurts, few pieces) are switched off for this comparison, since an
+ * integer programme cannot state them; what is left is stated in full: one option a line, the cut as a variable, jobs lost, enough flour, a
+ * quarter piece for every dog.
  * Usage: php bench/prove-rescue.php COUNT; prints how often both agree, and exits with 1 when either finds something cheaper.
  */
 require __DIR__.'/../core/vendor/autoload.php';
@@ -24,7 +25,7 @@ require __DIR__.'/broken.php';
 
 $count = (int) ($argv[1] ?? 100);
 mt_srand(11);
-$weights = ['wetness' => 0.0, 'adjust' => 0.0, 'richer-fat' => 0.0, 'richer-kcal' => 0.0, 'fewer-pieces' => 0.0, 'meat-lost' => 0.0] + Compiled::tables()['rescueWeights'];
+$weights = ['adjust' => 0.0, 'mend' => 0.0, 'batch' => 0.0, 'richer-fat' => 0.0, 'richer-kcal' => 0.0, 'fewer-pieces' => 0.0, 'meat-lost' => 0.0, 'hurts' => 0.0, 'hurts-ill' => 0.0] + Compiled::tables()['rescueWeights'];
 $agree = $impossible = 0;
 $kitchen = Kitchen::shipped();
 for ($i = 0; $i < $count; $i++) {
@@ -97,6 +98,13 @@ function glpk(Rescue $rescue, Question $request, int $all, array $weights): ?flo
             $rows[] = implode(' + ', [...$byJob[$n] ?? [], "y$n"]).' >= 1';
         }
     }
+    $cuts = [];
+    foreach ($rescue->cuts->all as $k => $cut) {
+        $cuts["c$k"] = $cut['times'];
+        $cost[] = sprintf('%.9f c%d', $cut['cost'], $k);
+    }
+    $rows[] = implode(' + ', array_keys($cuts)).' = 1';
+    array_push($extra, ...array_keys($cuts));
     // a quarter piece a day: each substance of the bowl at most so much, found by asking the table for a bowl of one of it
     foreach ($request->dogs as $n => $dog) {
         foreach ([Sums::KCAL, ...range(Sums::FIRST_DOSE, count($before) - 1)] as $column) {
@@ -114,7 +122,11 @@ function glpk(Rescue $rescue, Question $request, int $all, array $weights): ?flo
                 }
             }
             if ($terms !== []) {
-                $rows[] = implode(' + ', $terms).' <= '.sprintf('%.9f', $pieces / (0.25 + 1e-9));
+                $allowed = [];
+                foreach ($cuts as $c => $times) {
+                    $allowed[] = sprintf('- %.9f %s', $pieces * $times / (0.25 + 1e-9), $c);
+                }
+                $rows[] = implode(' + ', $terms).' '.implode(' ', $allowed).' <= 0';
             }
         }
     }

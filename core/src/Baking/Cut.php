@@ -53,6 +53,27 @@ final readonly class Cut
         return $sizes === null ? null : new self($form, $sizes);
     }
 
+    /** The same shape with pieces at least so many times smaller, in sizes that a ruler can do; null where none can be cut. */
+    public function smaller(float $times): ?self
+    {
+        $count = $this->count();
+        if ($count !== null) {
+            return new self($this->form, ['count' => ceil($count * $times - 1e-9)] + $this->sizes);
+        }
+        $given = array_intersect_key($this->sizes, ['thicknessMm' => 1, 'sheetWidthMm' => 1, 'sheetLengthMm' => 1, 'depthMm' => 1, 'cavities' => 1]);
+        $ml = (float) $this->pieceMl() / $times;
+
+        return self::largest($this->form, $given, $ml, $this->largestMm()) ?? self::largest($this->form, array_diff_key($given, ['thicknessMm' => 1]), $ml, $this->largestMm());
+    }
+
+    /** How many pieces of this come out of one of another of the same shape. */
+    public function timesSmallerThan(self $other): float
+    {
+        $count = $this->count();
+
+        return $count !== null ? $count / max(1.0, (float) $other->count()) : (float) $other->pieceMl() / max(1e-9, (float) $this->pieceMl());
+    }
+
     public function shape(): string
     {
         return $this->form->id();

@@ -31,7 +31,7 @@ final class QuestionReader
         $steps = $recipe->get('steps')?->string(Question::LONGEST_TEXT) ?? '';
         self::notTooManyLines($text, '/recipe/text');
         self::notTooManyLines($steps, '/recipe/steps');
-        $recipe->get('title')?->string(200);
+        $title = $recipe->get('title')?->string(200) ?? '';
         // which day it is changes nothing that is answered here; a day that does not exist is told all the same
         $node->get('today')?->day();
         $kitchen = KitchenReader::read($node, $shipped);
@@ -41,7 +41,7 @@ final class QuestionReader
         return new Question(
             $kitchen, $text, $steps, in_array('cut', $without, true) || in_array('cut', $moreKeys, true) ? null : CutReader::read($node->get('cut')), CutReader::texture($node->get('bake')), $dogs,
             self::labels($node->get('labels')), self::confirmed($node->get('confirmed')), CutReader::measured($node->get('measured')),
-            in_array('portions', $without, true) ? [] : self::portions($node->get('portions'), $dogs), $node->get('explain')?->boolean() ?? false, PartReader::all($recipe->get('parts')),
+            in_array('portions', $without, true) ? [] : self::portions($node->get('portions'), $dogs), $node->get('explain')?->boolean() ?? false, PartReader::all($recipe->get('parts')), $title,
         );
     }
 

@@ -48,7 +48,8 @@ final readonly class Rescue implements Answers
     private static function rescued(Rescued $one): array
     {
         return ['recipeText' => $one->composed->text, 'steps' => $one->composed->steps, 'says' => $one->says, 'changes' => array_map(self::change(...), $one->composed->changes)]
-            + Presenter::dogs($one->served, 'servedDogs', 'servedDogIds') + [
+            + Presenter::dogs($one->served, 'servedDogs', 'servedDogIds') + Presenter::dogs($one->afterLabels, 'afterLabels', 'afterLabelIds') + [
+                'cut' => $one->cut === null ? null : Presenter::cut($one->cut), 'bake' => $one->texture === null ? null : ['texture' => $one->texture->id], 'batchChange' => $one->batchChange,
                 'leftOut' => array_map(static fn (LeftOut $left): array => Presenter::dog($left->dog) + ['line' => $left->line, 'reason' => $left->reason], $one->leftOut),
                 'wetness' => $one->wetness, 'cost' => $one->cost, 'optimal' => $one->optimal,
             ];

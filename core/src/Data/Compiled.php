@@ -18,7 +18,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type CrossRow array{allergy: string, group: string, level: string, unless: list<string>, message: string, advice: string}
  * @phpstan-type ExclusionRow array{condition: string, groups: list<string>, unless: list<string>, message: string, advice: string, source: string}
  * @phpstan-type BreedRow array{breed: string, terrier: bool, research: ?float, fragile: bool, note: string, groups: list<string>, kgLow: ?float, kgHigh: ?float, source: string}
- * @phpstan-type SwapRow array{except: list<string>, in: array<string, float>, job: string, rank: float, note: string, source: string}
+ * @phpstan-type SwapRow array{except: list<string>, in: array<string, float>, job: string, state: string, rank: float, note: string, source: string}
  * @phpstan-type DoseRow array{code: string, substance: string, basis: string, caution: ?float, limit: ?float, floorPerKgDay: ?float, unit: string, who: list<string>, message: string, advice: string, source: string}
  * @phpstan-type FindingRow array{code: string, about: string, level: string, when: array<string, list<string>>, trigger: string, message: string, advice: string, figure: string, source: string}
  * @phpstan-type TextureRow array{texture: string, moistureLow: ?float, moistureBest: ?float, moistureHigh: ?float, heated: bool, hard: bool, name: string, source: string}
@@ -35,7 +35,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type KeepingRow array{class: string, jarDays: float, fridgeDays: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type Three array{float, float, float}
  * @phpstan-type ChangeRow array{form: string, level: string, code: string, applies: array<string, true>, exempt: array<string, true>, message: string, advice: string, source: string}
- * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>, heat: list<HeatRow>, losses: list<LossRow>, drying: array<string, float>}
+ * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>, heat: list<HeatRow>, losses: list<LossRow>, drying: array<string, float>, states: array<string, list<string>>, most: array<string, float>}
  * @phpstan-type All array{
  *     version: string,
  *     entries: array<string, EntryRow>,

@@ -54,6 +54,7 @@ final class Columns
         'losses' => 'class:heat-class textures:texture?| / how:loss-how low:number best:number high:number meaning:text source:source',
         'measures' => 'unit:id / kind:unit-kind low:number best:number high:number names:text| source:source',
         'medicines' => 'medicine:medicine / label:text message:text? advice:text? source:source',
+        'most' => 'of:food-or-trait / percent:number meaning:text source:source',
         'names' => 'ingredient:food / names:text|',
         'pieces' => 'ingredient:food-or-group unit:piece-unit size:size? / low:number best:number high:number source:source',
         'plausible' => 'group:group nutrient:nutrient / low:number high:number unit:text source:source',
@@ -61,7 +62,8 @@ final class Columns
         'roles' => 'word:text / role:role process:process? strained:flag source:source',
         'rules' => 'code:id level:level emergency:flag groups:any-group; words:text?| unless:text?| when:when?; / message:text advice:text figure:text? source:source example:text',
         'sources' => 'source:text / name:text',
-        'swaps' => 'out:food-or-group| in:parts?; job:job / except:food?| rank:number note:text? source:source',
+        'swaps' => 'out:food-or-group| in:parts?; job:job state:plate-state? / except:food?| rank:number note:text? source:source',
+        'states' => 'state:plate-state / foods:food-or-trait| meaning:text source:source',
         'textures' => 'texture:texture / moistureLow:number? moistureBest:number? moistureHigh:number? heated:flag hard:flag name:text source:source',
         'toxic-doses' => 'substance:substance / name:text unit:text thresholds:threshold| anyAmount:flag remark:text? source:source',
         'traits' => 'trait:id / meaning:text',
@@ -71,7 +73,7 @@ final class Columns
     ];
 
     /** Files whose first column must name every word of its list. */
-    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters', 'drying'];
+    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters', 'drying', 'states'];
 
     private const MOST_TOLD = 20;
 

@@ -49,6 +49,7 @@ final readonly class Compiler
                 'parameters' => $measures->doughParameters(), 'uptake' => $measures->uptake(),
                 'free' => (new FreeWaters($this->folder, $measures->doughParameters()))->of($entries),
                 'heat' => $this->rows('heat'), 'losses' => $this->rows('losses'), 'drying' => array_column($this->rows('drying'), 'value', 'key'),
+                'states' => array_column($this->rows('states'), 'foods', 'state'), 'most' => array_column($this->rows('most'), 'percent', 'of'),
                 'bindings' => $this->rows('bindings'), 'wanted' => $this->rows('wanted-feels'),
             ],
             'textures' => $this->by('textures', 'texture'),

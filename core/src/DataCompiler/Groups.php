@@ -8,7 +8,7 @@ namespace MildBowl\Core\DataCompiler;
 final class Groups
 {
     /** Columns that ask about a group, and what divides several. */
-    private const ASKED = ['rules' => 'groups', 'exclusions' => 'groups', 'cross' => 'group', 'cores' => 'group', 'breeds' => 'group', 'free-water' => 'of'];
+    private const ASKED = ['rules' => 'groups', 'exclusions' => 'groups', 'cross' => 'group', 'cores' => 'group', 'breeds' => 'group', 'free-water' => 'of', 'most' => 'of'];
 
     private const BY_GROUP = ['densities' => 'ingredient', 'pieces' => 'ingredient', 'swaps' => 'out'];
 

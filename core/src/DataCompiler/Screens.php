@@ -120,12 +120,12 @@ final readonly class Screens
             $in = $row->ratios('in');
             $with = implode(';', array_keys($in));
             foreach ($row->list('out') as $out) {
-                $key = "$out, $with, {$row->text('job')}";
+                $key = "$out, $with, {$row->text('job')}, {$row->text('state')}";
                 if (isset($seen[$key])) {
                     throw new RuntimeException('swaps.csv, row '.($n + 2).", column out: \"$key\" stands in row {$seen[$key]} too.");
                 }
                 $seen[$key] = $n + 2;
-                $result[$out][] = ['except' => $row->list('except'), 'in' => $in, 'job' => $row->text('job'), 'rank' => $row->number('rank'), 'note' => $row->text('note'), 'source' => $row->text('source')];
+                $result[$out][] = ['except' => $row->list('except'), 'in' => $in, 'job' => $row->text('job'), 'state' => $row->text('state'), 'rank' => $row->number('rank'), 'note' => $row->text('note'), 'source' => $row->text('source')];
             }
         }
 

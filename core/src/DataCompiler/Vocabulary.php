@@ -68,7 +68,7 @@ final class Vocabulary
     ];
 
     public const RESCUE_WEIGHTS = [
-        'change', 'remove', 'add', 'job-lost', 'rank', 'wetness', 'adjust', 'richer-fat', 'richer-kcal', 'dislike', 'new', 'label', 'not-at-hand',
+        'change', 'remove', 'add', 'job-lost', 'rank', 'adjust', 'mend', 'batch', 'cut', 'cut-step', 'hurts', 'hurts-ill', 'identity', 'named', 'richer-fat', 'richer-kcal', 'dislike', 'new', 'label', 'not-at-hand',
         'meat-lost', 'fewer-pieces',
     ];
 
@@ -86,6 +86,9 @@ final class Vocabulary
 
     /** What decides between classes of heat besides shape and texture. */
     public const HEAT_OF = ['meat', 'flesh', 'egg', 'seeds', 'risen', 'filled'];
+
+    /** What a line is on the plate, that a swap must leave it. */
+    public const PLATE_STATES = ['creamy', 'spreadable', 'slice', 'dry'];
 
     public const DRYING = ['warm-up', 'flux', 'still-below', 'fan', 'spread-low', 'spread-high', 'usual-thickness'];
 
@@ -159,6 +162,7 @@ final class Vocabulary
             'heat-by' => ['mm', 'ml', 'g'],
             'loss-how' => ['loses', 'within'],
             'drying' => self::DRYING,
+            'plate-state' => self::PLATE_STATES,
             'made' => self::MADE,
             'check' => self::CHECKS,
             'dose' => self::DOSES,

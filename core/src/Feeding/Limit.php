@@ -16,6 +16,13 @@ final readonly class Limit
 
     public const AGE = 'age';
 
+    private const CALLED = [
+        'budget' => 'the treat budget', 'sodium' => 'sodium', 'fat' => 'fat', 'added-sugar' => 'added sugar', 'vitamin-a' => 'vitamin A',
+        'vitamin-d' => 'vitamin D', 'coumarin' => 'coumarin (cinnamon)', 'garlic' => 'the garlic cap', 'calcium' => 'calcium while it grows',
+        'fibre' => 'new fibre', 'kelp' => 'kelp', 'new-ingredient' => 'something new: a quarter on the first days', 'age' => 'its age', 'not-cleared' => 'not cleared',
+        'unknown-energy' => 'energy that nobody knows, taken at its most',
+    ];
+
     /**
      * @param  ?Dose  $dose  the row it comes from; null for the budget, the age and the slow start
      * @param  ?float  $cap  of its substance in a day
@@ -28,4 +35,10 @@ final readonly class Limit
         public ?float $cap = null,
         public ?float $perPiece = null,
     ) {}
+
+    /** What holds, as a person calls it. */
+    public static function called(string $code): string
+    {
+        return self::CALLED[$code] ?? $code;
+    }
 }

@@ -40,6 +40,7 @@ final readonly class Question
         public array $portions = [],
         public bool $explain = false,
         public array $parts = [],
+        public string $title = '',
     ) {}
 
     /** The same question about another text; nothing is explained. */
@@ -48,8 +49,19 @@ final readonly class Question
         return new self($this->kitchen, $text, $steps, $this->cut, $this->texture, $this->dogs, $this->labels, $this->confirmed, $this->measured, $this->portions, false, $this->carriedOver());
     }
 
+    /**
+     * The same question about what a rescue makes of it.
+     *
+     * @param  ?Cut  $cut  null: as it was
+     * @param  ?Texture  $texture  null: as it was
+     */
+    public function withPlan(string $text, string $steps, ?Cut $cut, ?Texture $texture): self
+    {
+        return new self($this->kitchen, $text, $steps, $cut ?? $this->cut, $texture ?? $this->texture, $this->dogs, $this->labels, $this->confirmed, $cut === null ? $this->measured : new Measured, $this->portions, false, $this->carriedOver());
+    }
+
     /** @return list<AskedPart> */
-    private function carriedOver(): array
+    public function carriedOver(): array
     {
         return array_map(static fn (AskedPart $one): AskedPart => $one->carriedOver(), $this->parts);
     }
@@ -61,7 +73,7 @@ final readonly class Question
      */
     public function withDogs(array $dogs): self
     {
-        return new self($this->kitchen, $this->text, $this->steps, $this->cut, $this->texture, $dogs, $this->labels, $this->confirmed, $this->measured, $this->portions, false, $this->parts);
+        return new self($this->kitchen, $this->text, $this->steps, $this->cut, $this->texture, $dogs, $this->labels, $this->confirmed, $this->measured, $this->portions, false, $this->parts, $this->title);
     }
 
     /** The same question about another cut of the whole dough, which nobody has measured yet. */

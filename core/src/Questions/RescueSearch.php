@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Questions;
 
+use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Judging\Judgement;
@@ -13,6 +14,7 @@ use MildBowl\Core\Swaps\Goals\Goals;
 use MildBowl\Core\Swaps\Option;
 use MildBowl\Core\Swaps\Rescue;
 use MildBowl\Core\Swaps\Solver;
+use MildBowl\Core\Values\Figure;
 use MildBowl\Core\Values\Level;
 
 /** The searches of one rescue, with the patience they share. */
@@ -81,6 +83,9 @@ final class RescueSearch
             }
         }
 
+        // one that changes the batch by more than a quarter stands last
+        usort($rescues, static fn (Rescued $a, Rescued $b): int => (int) (abs($a->batchChange) > Rescue::MOST_CHANGE) <=> (int) (abs($b->batchChange) > Rescue::MOST_CHANGE));
+
         return new RescueAnswer($rescues, $this->tables($serves), $serves === $this->all ? null : $this->impossible($this->all));
     }
 
@@ -104,6 +109,8 @@ final class RescueSearch
     private function best(int $serves, ?callable $allowed = null): ?array
     {
         $tight = $this->rescue->tight($serves);
+        $hurt = $this->rescue->hurt($serves);
+        $pieces = $this->rescue->cutCosts($serves);
         $best = null;
         foreach ($this->rescue->goals->narrowings($this->rescue->options) ?? [null] as $narrow) {
             $may = $narrow === null ? $allowed : ($allowed === null ? $narrow : static fn (int $line, Option $option): bool => $narrow($line, $option) && $allowed($line, $option));
@@ -112,7 +119,7 @@ final class RescueSearch
                 $this->rescue->options, $this->rescue->bowls, $serves,
                 fn (array $choice, array $sums, float $limit): ?float => $this->rescue->rest($choice, $sums, $serves, $limit),
                 $may, min($this->patience, self::ONE_SEARCH),
-                fn (array $sums, array $least, array $most, int $jobs): float => $this->rescue->bound($sums, $least, $most, $jobs, $tight), $steps, $this->rescue->goalColumns(),
+                fn (array $sums, array $least, array $most, int $jobs): float => $this->rescue->bound($sums, $least, $most, $jobs, $tight, $hurt, $pieces), $steps, $this->rescue->goalColumns(), $this->rescue->slopes(),
             );
             $this->patience -= $steps;
             if ($found !== null && ($best === null || $found['cost'] < $best['cost'])) {
@@ -230,8 +237,11 @@ final class RescueSearch
     /** @param  array{choice: list<int>, cost: float, optimal: bool}  $solution */
     private function told(Composed $composed, array $solution, int $serves, int $kind): Rescued
     {
-        $after = Judgement::on($this->question->withText($composed->text, $composed->steps));
-        $served = $leftOut = [];
+        $cut = $this->rescue->cutOf($solution['choice'], $serves);
+        $texture = $this->rescue->goals->texture($this->question->texture());
+        // what is said is what the sheet will say: the recipe as rewritten is judged anew before it is told
+        $after = Judgement::on($this->question->withPlan($composed->text, $composed->steps, $cut['cut'] ?? null, $texture));
+        $served = $leftOut = $afterLabels = [];
         foreach ($this->question->dogs as $n => $dog) {
             $hopeless = $this->hopeless[$dog->key()] ?? null;
             $reason = match (true) {
@@ -239,14 +249,31 @@ final class RescueSearch
                 ($serves >> $n & 1) === 0 => $this->blockedFor($n),
                 default => self::stillOpen($after, $dog),
             };
-            if ($reason === null) {
+            if ($reason !== null) {
+                $leftOut[] = $reason;
+            } elseif ($after->verdictOf($dog)->cleared) {
                 $served[] = $dog;
             } else {
-                $leftOut[] = $reason;
+                $afterLabels[] = $dog;
             }
         }
+        $change = $this->rescue->changeOf($solution['choice']);
+        $says = $composed->says($kind, $cut === null ? null : $this->cutSays($cut['cut'], $cut['times']), $texture === null ? null : "bake it {$texture->name}");
+        if (abs($change) > Rescue::MOST_CHANGE) {
+            $says .= ' The batch becomes '.round(100 * abs($change)).' % '.($change > 0 ? 'larger' : 'smaller').'.';
+        }
 
-        return new Rescued($composed, $composed->says($kind), $served, $leftOut, ['before' => $this->rescue->dough->wetness, 'after' => $after->bowl->dough->wetness], round($solution['cost'], 4), $solution['optimal']);
+        return new Rescued(
+            $composed, $says, $served, $afterLabels, $leftOut, $cut['cut'] ?? null, $texture, $change,
+            ['before' => $this->rescue->body->wetness, 'after' => $after->bowl->parts->body->dough->wetness], round($solution['cost'], 4), $solution['optimal'],
+        );
+    }
+
+    private function cutSays(Cut $cut, float $times): string
+    {
+        $count = $cut->count();
+
+        return $count !== null ? 'cut it into '.round($count).' instead of '.round((float) $this->question->cut()->count()) : 'cut it smaller, '.Figure::of(round($times, 1)).' pieces out of one';
     }
 
     /** What still keeps a dog from being cleared, labels aside. */

@@ -49,7 +49,9 @@ final class Composed
                 }
             }
         }
-        $last = $byRow === [] ? count($rows) - 1 : max(array_keys($byRow));
+        // what is added goes where the dough stands, not behind a frosting
+        $ofBody = array_keys(array_filter($byRow, static fn (array $indexes): bool => array_filter($indexes, static fn (int $index): bool => $rescue->inBody[$index]) !== []));
+        $last = $ofBody === [] ? count($rows) - 1 : max($ofBody);
         foreach ($rows as $number => $row) {
             if (! isset($byRow[$number])) {
                 $step = $this->step($row, $number, Place::TEXT);
@@ -78,7 +80,10 @@ final class Composed
     {
         $labels = $option->labels === [] ? '' : ' Read the label: '.implode(' ', $option->labels);
         $new = $option->newTo === [] ? '' : ' New to '.implode(', ', array_map(static fn (Dog $dog): string => $dog->name, $option->newTo)).'.';
-        $this->changes[] = new Change($line->text, $option->action, $option->texts[0] ?? null, $option->reason.$labels.$new, $line->place);
+        $index = array_search($line, $this->rescue->recipe->lines, true);
+        $stands = $this->rescue->isBlocking((int) $index);
+        $because = $stands ? '' : $this->rescue->because((int) $index).' ';
+        $this->changes[] = new Change($line->text, $option->action, $option->texts[0] ?? null, trim($because.$option->reason.$labels.$new), $line->place);
     }
 
     private function rename(ReadLine $line, Option $option): void
@@ -146,13 +151,14 @@ final class Composed
         $place = new Place($number, $in, 0, mb_strlen($row));
         $new = $row;
         $foods = array_map(static fn (Ingredient $food): string => $food->id, $step->foods);
-        foreach ($foods as $id) {
-            $to = $this->renamed[$id] ?? null;
+        foreach ($step->foods as $food) {
+            $id = $food->id;
+            $to = $this->renamed[$id] ?? $this->renamedAs($food);
             if ($to !== null) {
                 $new = self::replaced($new, $step->phrases[$id] ?? '', $to);
             }
         }
-        $gone = array_intersect($foods, $this->gone);
+        $gone = array_values(array_filter($foods, fn (string $id): bool => in_array($id, $this->gone, true)));
         if ($gone !== []) {
             if (count($foods) === count($gone)) {
                 $this->changes[] = new Change(trim($row), Option::REMOVE, null, 'It speaks of what was taken out.', $place);
@@ -169,6 +175,26 @@ final class Composed
         }
 
         return $new;
+    }
+
+    /** A step may call what was swapped by a wider word: "the broth" of a chicken broth. Nothing that is still in the bowl is renamed. */
+    private function renamedAs(Ingredient $inStep): ?string
+    {
+        foreach ($this->rescue->recipe->lines as $index => $line) {
+            foreach ($this->rescue->options[$index][$this->choice[$index]]->portions as $portion) {
+                if ($portion->ingredient->id === $inStep->id || $portion->ingredient->isKindOf($inStep) || str_ends_with($portion->ingredient->id, '-'.$inStep->id)) {
+                    return null;
+                }
+            }
+        }
+        foreach ($this->renamed as $id => $to) {
+            $out = $this->request->kitchen->catalogue->get($id);
+            if ($out->isKindOf($inStep) || $inStep->isKindOf($out) || str_ends_with($id, "-{$inStep->id}") || str_starts_with($id, "{$inStep->id}-") || $inStep->isNamedBy($out) || $out->isNamedBy($inStep)) {
+                return $to;
+            }
+        }
+
+        return null;
     }
 
     /** Replaces the words whose dictionary keys are these. */
@@ -192,8 +218,13 @@ final class Composed
         return $text;
     }
 
-    /** The whole of it in one sentence. */
-    public function says(int $kind): string
+    /**
+     * The whole of it in one sentence, what is cheapest first.
+     *
+     * @param  ?string  $cut  how it is cut instead
+     * @param  ?string  $texture  how it leaves the oven instead
+     */
+    public function says(int $kind, ?string $cut, ?string $texture): string
     {
         $swaps = $removals = [];
         foreach ($this->rescue->recipe->lines as $index => $line) {
@@ -205,17 +236,17 @@ final class Composed
                 $swaps[] = $option->portions[0]->ingredient->name." for $name";
             }
         }
-        if ($swaps === [] && $removals === []) {
+        $parts = array_values(array_filter([$cut, $texture]));
+        if ($swaps === [] && $removals === [] && $parts === []) {
             return 'Nothing needs to change.';
         }
-        $parts = [];
-        if ($swaps !== []) {
-            $parts[] = ['Put in ', 'With other foods: ', 'Put in '][$kind].implode(', ', $swaps);
-        }
         if ($removals !== []) {
-            $parts[] = ($parts === [] ? 'Leave out ' : 'leave out ').implode(', ', $removals);
+            $parts[] = 'leave out '.implode(', ', $removals);
+        }
+        if ($swaps !== []) {
+            $parts[] = ['put in ', 'with other foods: ', 'put in '][$kind].implode(', ', $swaps);
         }
 
-        return implode('; ', $parts).'.';
+        return ucfirst(implode('; ', $parts)).'.';
     }
 }

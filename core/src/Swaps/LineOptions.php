@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Swaps;
 
-use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\Bowl;
 use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Judging\Confirmation;
@@ -29,6 +29,10 @@ final class LineOptions
 
     private readonly Screener $screener;
 
+    private readonly Plate $plate;
+
+    private readonly Binders $binders;
+
     /**
      * @param  list<string>  $atHand
      * @param  array<string, float>  $weights
@@ -40,8 +44,11 @@ final class LineOptions
         private readonly array $weights,
         private readonly Weigher $weigher,
         private readonly LineWriter $writer,
-        private readonly Dough $dough,
+        private readonly Bowl $bowl,
+        private readonly Identity $identity,
     ) {
+        $this->plate = new Plate($bowl, $request->texture(), $request->cut());
+        $this->binders = new Binders($bowl->parts->body->kept);
         $this->screener = new Screener(Circumstances::of($request->dogs, $request->texture(), $request->kitchen->policy), $request->kitchen->reader->lines);
     }
 
@@ -63,16 +70,17 @@ final class LineOptions
         foreach ($this->rewritings($line, $portion, $why) as $option) {
             $options[] = $option;
         }
-        foreach (Swap::for($portion->ingredient, $this->request->kitchen->swaps) as $swap) {
-            $option = $this->swapped($line, $portion, $swap, $why);
+        $state = $this->plate->stateOf($line, $portion);
+        foreach (Swap::for($portion->ingredient, $this->request->kitchen->swaps, $state) as $swap) {
+            $option = $this->binders->mayStandIn($portion, $swap) ? $this->swapped($line, $portion, $swap, $why) : null;
             if ($option !== null) {
-                $options[] = $option;
+                $options[] = $option->dearer($this->identity->cost($portion, $option->portions));
             }
         }
         usort($options, static fn (Option $a, Option $b): int => $a->cost <=> $b->cost);
         $options = array_slice($options, 0, self::MOST_CANDIDATES - 2);
         if ($this->mayBeLeftOut($portion, $jobs)) {
-            $options[] = new Option(Option::REMOVE, [], [], $this->weights['remove'], $all, $why.' Nothing else in the dough depends on it.', [], 0, []);
+            $options[] = new Option(Option::REMOVE, [], [], $this->weights['remove'] + $this->identity->cost($portion, []), $all, trim($why.' Leave it out: the dough does without.'), [], 0, []);
         }
 
         return [$keep, ...$options];
@@ -100,15 +108,40 @@ final class LineOptions
 
     private function swapped(ReadLine $line, Weighed $portion, Swap $swap, string $why): ?Option
     {
-        $texts = [];
+        $texts = $names = [];
         foreach ($swap->in as $id => $ratio) {
-            $texts[] = $this->writer->write($id, $portion->grams->best * $ratio, $line);
+            $food = $this->request->kitchen->catalogue->get($id);
+            $texts[] = $this->writer->write($id, min($portion->grams->best * $ratio, $this->plate->most($food) ?? INF), $line);
+            $names[] = $food->name;
         }
         if ($texts === []) {
             return null;
         }
+        $binder = $this->plate->isInBody($line) ? $this->binders->comesWith($portion, $swap) : null;
+        if ($binder !== null) {
+            $with = $this->binder($binder, $line);
+            if ($with === null) {
+                return null;
+            }
+            $texts[] = $with;
+        }
+        $says = ucfirst(implode(' and ', array_slice($names, 0, 1))).' instead'.($swap->note === '' ? '.' : ": $swap->note.").($binder === null ? '' : ' A binder comes with it.');
 
-        return $this->written(Option::SWAP, $texts, $swap->rank * $this->weights['rank'], $why.' '.ucfirst($swap->note).'.');
+        return $this->written(Option::SWAP, $texts, $swap->rank * $this->weights['rank'] - ($binder === null ? 0.0 : $this->weights['add']), trim("$why $says"));
+    }
+
+    /** A binder that most dogs of the table may have, as a line; null where there is none. */
+    private function binder(float $flour, ReadLine $line): ?string
+    {
+        foreach (Binders::OF_FLOUR as $id => $share) {
+            $text = $this->writer->write($id, $flour * $share, $line);
+            $read = $this->request->kitchen->reader->lines->read($text);
+            if ($this->serves($read, $this->blocking($read, $this->findings($read))) === (1 << count($this->request->dogs)) - 1) {
+                return $text;
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<string>  $texts */
@@ -216,7 +249,7 @@ final class LineOptions
     /** @param  list<string>  $jobs */
     private function mayBeLeftOut(Weighed $portion, array $jobs): bool
     {
-        $mass = $this->dough->grams->best;
+        $mass = $this->bowl->dough->grams->best;
 
         return $mass > 0 && $portion->grams->best < self::MUST_STAY * $mass && ! (in_array('bulk', $jobs, true) && $portion->grams->best > 0.15 * $mass);
     }

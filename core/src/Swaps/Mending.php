@@ -9,7 +9,6 @@ use MildBowl\Core\Baking\Uptake;
 use MildBowl\Core\Measuring\LineWriter;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Reading\ReadRecipe;
-use MildBowl\Core\Values\Figure;
 
 /** Keeps a dough as wet as it was: how far a choice of swaps stands from it, what that costs, and the one line that mends it. */
 final readonly class Mending
@@ -17,29 +16,82 @@ final readonly class Mending
     /** Wetness within this of the original needs no mending (reference, page 4). */
     public const SMALL = 0.05;
 
+    /** g of flour at most for a gram of water too much: ground nuts in a stiff dough. */
+    private const MOST_FOR_WATER = 6.0;
+
+    /** g of water that nobody would bother about. */
+    private const HARDLY = 4.0;
+
     /** Share of free liquid from which a line can be poured more or less of. */
     private const WATERY = 0.8;
 
     /**
      * @param  float  $wetness  of the dough as it was
+     * @param  float  $drank  g of water on a g of uptake that its flours took up, its fat having shortened them
+     * @param  float  $uptake  of its flours as they were, at rest
+     * @param  float  $mass  of the batch as it was
      * @param  list<list<Option>>  $options  by line
+     * @param  list<bool>  $inBody  by line: what is mended is the dough that is cut
      * @param  array<string, float>  $weights
      */
-    public function __construct(private Catalogue $catalogue, private float $wetness, private bool $hasFlour, private array $options, private array $weights) {}
+    public function __construct(private Catalogue $catalogue, private float $wetness, private float $drank, private float $uptake, private float $mass, private bool $hasFlour, private array $options, private array $inBody, private array $weights) {}
 
     /**
-     * What being too wet or too dry costs: never more than mending it.
+     * g of free liquid that some portions bring over what their flours drink: the fat of the bowl shortens them as it did before.
+     *
+     * @param  list<float>  $sums
+     */
+    public function balance(array $sums): float
+    {
+        return $this->hasFlour ? $sums[Sums::FREE] - $this->wetness * $this->drank * $sums[Sums::UPTAKE] : 0.0;
+    }
+
+    /**
+     * What mending a bowl that is too wet or too dry costs: a line, and the more the more it takes.
      *
      * @param  list<float>  $sums
      */
     public function cost(array $sums): float
     {
-        if (! $this->hasFlour) {
-            return 0.0;
-        }
-        $off = $this->off($sums);
+        $off = abs($sums[Sums::BALANCE]);
 
-        return $off <= self::SMALL ? 0.0 : min($this->weights['adjust'], $this->weights['wetness'] * ($off - self::SMALL));
+        return ! $this->hasFlour || $off <= $this->hardly() ? 0.0 : $this->weights['adjust'] + $this->weights['mend'] * $off / $this->mass;
+    }
+
+    /**
+     * The search's bound of it: what each gram costs, and the grams that cost nothing.
+     *
+     * @return array{float, float}
+     */
+    public function slope(): array
+    {
+        return $this->hasFlour ? [$this->weights['mend'] / $this->mass, $this->hardly()] : [0.0, 0.0];
+    }
+
+    /** g of water by which the dough may be wetter or drier before anybody notices. */
+    private function hardly(): float
+    {
+        return max(self::HARDLY, self::SMALL * $this->drank * $this->uptake);
+    }
+
+    /**
+     * The most that mending adds or takes away, in g: a flour that hardly drinks, or a wet line with little water.
+     *
+     * @param  list<float>  $sums
+     */
+    public function most(array $sums): float
+    {
+        return $this->hasFlour ? self::MOST_FOR_WATER * abs($this->waterMissing($sums)) : 0.0;
+    }
+
+    /**
+     * Whether it is wetter or drier than it was by more than a hand would notice, or a spoon could measure.
+     *
+     * @param  list<float>  $sums
+     */
+    private function isOff(array $sums): bool
+    {
+        return $this->off($sums) > self::SMALL && abs($this->waterMissing($sums)) >= self::HARDLY;
     }
 
     /**
@@ -77,16 +129,12 @@ final readonly class Mending
         if ($mend === null) {
             return null;
         }
-        $within ??= 0.03 * Sums::shortened($sums);
+        $within ??= 0.06 * Sums::shortened($sums);
         $like = $mend['line'] === null ? null : $recipe->lines[$mend['line']];
         $change = $mend['grams'] - $mend['was'];
-        $how = match (true) {
-            $mend['line'] !== null => Figure::grams(abs($change)).($change > 0 ? ' more.' : ' held back.'),
-            $mend['ingredient'] === 'water' => Figure::grams($change).' more water.',
-            default => Figure::grams($change).' more flour.',
-        };
+        $how = $mend['line'] === null ? '.' : ($change > 0 ? ': a little more.' : ': a little is held back.');
 
-        return ['text' => $writer->nearly($mend['ingredient'], $mend['grams'], $within, $like), 'line' => $mend['line'], 'reason' => "Keeps the dough as wet as it was: $how"];
+        return ['text' => $writer->nearly($mend['ingredient'], $mend['grams'], $within, $like), 'line' => $mend['line'], 'reason' => "Keeps the dough as wet as it was$how"];
     }
 
     /**
@@ -98,7 +146,7 @@ final readonly class Mending
      */
     private function mend(array $choice, array $sums): ?array
     {
-        if (! $this->hasFlour || $this->off($sums) <= self::SMALL) {
+        if (! $this->hasFlour || ! $this->isOff($sums)) {
             return null;
         }
         $missing = $this->waterMissing($sums);
@@ -106,7 +154,7 @@ final readonly class Mending
         foreach ($choice as $line => $index) {
             $option = $this->options[$line][$index];
             $portion = $option->portions[0] ?? null;
-            if ($portion === null) {
+            if ($portion === null || ! $this->inBody[$line]) {
                 continue;
             }
             $share = FreeWater::of($portion->ingredient, $portion->forms);
@@ -131,18 +179,40 @@ final readonly class Mending
     }
 
     /**
-     * kcal in a gram of the bowl as it will be mixed, its wetness mended.
+     * g that mending adds to a bowl, or takes from it.
+     *
+     * @param  list<int>  $choice
+     * @param  list<float>  $sums
+     */
+    public function change(array $choice, array $sums): float
+    {
+        $mend = $this->mend($choice, $sums);
+
+        return $mend === null ? 0.0 : $mend['grams'] - $mend['was'];
+    }
+
+    /**
+     * kcal of the bowl as it will be mixed, its wetness mended.
+     *
+     * @param  list<int>  $choice
+     * @param  list<float>  $sums
+     */
+    public function kcal(array $choice, array $sums): float
+    {
+        $mend = $this->mend($choice, $sums);
+
+        return $sums[Sums::KCAL] + ($mend === null ? 0.0 : ($mend['grams'] - $mend['was']) * ($this->catalogue->get($mend['ingredient'])->composition->kcal ?? 0.0) / 100);
+    }
+
+    /**
+     * kcal in a gram of it.
      *
      * @param  list<int>  $choice
      * @param  list<float>  $sums
      */
     public function kcalPerGram(array $choice, array $sums): float
     {
-        $mend = $this->mend($choice, $sums);
-        $change = $mend === null ? 0.0 : $mend['grams'] - $mend['was'];
-        $kcal = $mend === null ? 0.0 : $change * ($this->catalogue->get($mend['ingredient'])->composition->kcal ?? 0.0) / 100;
-
-        return ($sums[Sums::KCAL] + $kcal) / max(1.0, $sums[Sums::MASS] + $change);
+        return $this->kcal($choice, $sums) / max(1.0, $sums[Sums::MASS] + $this->change($choice, $sums));
     }
 
     /** kcal over a target that mending costs at least for each gram of water too much: less of something wet, or more of a flour. */

@@ -39,6 +39,11 @@ final readonly class Option
         public array $newTo,
     ) {}
 
+    public function dearer(float $by): self
+    {
+        return new self($this->action, $this->texts, $this->portions, $this->cost + $by, $this->serves, $this->reason, $this->labels, $this->jobs, $this->newTo);
+    }
+
     /** @return list<string> ids of the foods in it */
     public function foods(): array
     {

@@ -43,6 +43,14 @@ final class Solver
     /** @var list<int> jobs that the lines from each depth on can do */
     private array $jobsLeft = [];
 
+    /** Prices at which a slope is bounded, as shares of what its unit costs. */
+    private const BOTH_WAYS = [-1.0, -0.5, 0.0, 0.5, 1.0];
+
+    private const ONE_WAY = [0.0, 1.0];
+
+    /** @var list<array{list<array{int, float}>, list<float>}> prices of columns, with what the lines from each depth on come to at them */
+    private array $priced = [];
+
     /** @var array<int, int> option by line */
     private array $chosen = [];
 
@@ -63,8 +71,9 @@ final class Solver
      * @param  (callable(array<int, float>, list<float>, list<float>, int): float)|null  $bound  the least the whole bowl can add, from its sums so far, the least and the
      *                                                                                  most that is to come, and the jobs done or still to be done
      * @param  list<non-empty-list<int>>  $goals
+     * @param  list<array{int, float, float, bool}>  $slopes
      */
-    private function __construct(private readonly array $options, private readonly array $bowls, private readonly mixed $rest, private readonly mixed $bound, private readonly int $patience, private readonly array $goals) {}
+    private function __construct(private readonly array $options, private readonly array $bowls, private readonly mixed $rest, private readonly mixed $bound, private readonly int $patience, private readonly array $goals, private readonly array $slopes) {}
 
     /**
      * @param  list<list<Option>>  $options
@@ -75,11 +84,12 @@ final class Solver
      * @param  (callable(array<int, float>, list<float>, list<float>, int): float)|null  $bound
      * @param  int  $steps  counts what the search took
      * @param  list<non-empty-list<int>>  $goals  columns that must not come to more than nothing; of each group one is enough
+     * @param  list<array{int, float, float, bool}>  $slopes  columns of which every unit of the sum above nothing costs so much at least, but for so many units; the last tells whether a sum under nothing costs as much
      * @return array{choice: list<int>, cost: float, optimal: bool}|null
      */
-    public static function solve(array $options, array $bowls, int $serves, callable $rest, ?callable $allowed = null, int $patience = 400_000, ?callable $bound = null, int &$steps = 0, array $goals = []): ?array
+    public static function solve(array $options, array $bowls, int $serves, callable $rest, ?callable $allowed = null, int $patience = 400_000, ?callable $bound = null, int &$steps = 0, array $goals = [], array $slopes = []): ?array
     {
-        $solver = new self($options, $bowls, $rest, $bound, $patience, $goals);
+        $solver = new self($options, $bowls, $rest, $bound, $patience, $goals, $slopes);
         foreach ($options as $line => $list) {
             $order = [];
             foreach ($list as $index => $option) {
@@ -161,6 +171,76 @@ final class Solver
         $this->most = array_reverse($mosts);
         $this->jobsLeft = array_reverse($jobsLeft);
         $this->prepareGoals();
+        $this->prepareSlopes();
+    }
+
+    /**
+     * For prices of the slopes' units between nothing and what they cost, the least that the lines from each depth on can come to at these
+     * prices: whatever is chosen, no completion costs less at any of them.
+     */
+    private function prepareSlopes(): void
+    {
+        $this->priced = [];
+        foreach ($this->slopes === [] ? [] : self::prices($this->slopes) as [$prices, $free]) {
+            $sum = -$free;
+            $left = [];
+            foreach (array_reverse($this->lines) as $line) {
+                $left[] = $sum;
+                $least = INF;
+                foreach ($this->order[$line] as $index) {
+                    $cost = $this->options[$line][$index]->cost;
+                    foreach ($prices as [$column, $price]) {
+                        $cost += $price * $this->bowls[$line][$index][$column];
+                    }
+                    $least = min($least, $cost);
+                }
+                $sum += $least;
+            }
+            $this->priced[] = [$prices, array_reverse($left)];
+        }
+    }
+
+    /**
+     * Every combination of a few prices of each slope, with what its free units are worth at them.
+     *
+     * @param  list<array{int, float, float, bool}>  $slopes
+     * @return list<array{list<array{int, float}>, float}>
+     */
+    private static function prices(array $slopes): array
+    {
+        $all = [[[], 0.0]];
+        foreach ($slopes as [$column, $worth, $free, $isBothWays]) {
+            $next = [];
+            foreach ($worth <= 0.0 ? [0.0] : ($isBothWays ? self::BOTH_WAYS : self::ONE_WAY) as $share) {
+                foreach ($all as [$prices, $sum]) {
+                    $next[] = [$share === 0.0 ? $prices : [...$prices, [$column, $share * $worth]], $sum + abs($share) * $worth * $free];
+                }
+            }
+            $all = $next;
+        }
+
+        return array_values(array_filter($all, static fn (array $one): bool => $one[0] !== []));
+    }
+
+    /**
+     * The least that the lines from a depth on cost together with the slopes, over their cheapest.
+     *
+     * @param  array<int, float>  $bowl
+     */
+    private function slopeCost(int $depth, array $bowl): float
+    {
+        $most = $this->left[$depth];
+        foreach ($this->priced as [$prices, $left]) {
+            $cost = $left[$depth];
+            foreach ($prices as [$column, $price]) {
+                $cost += $price * $bowl[$column];
+            }
+            if ($cost > $most) {
+                $most = $cost;
+            }
+        }
+
+        return $most - $this->left[$depth];
     }
 
     private function prepareGoals(): void
@@ -259,7 +339,8 @@ final class Solver
                 $bowl[$n] += $amount;
             }
             $done = $jobs | $this->options[$line][$index]->jobs;
-            $goals = $this->goals === [] ? 0.0 : $this->goalsCost($depth, $bowl);
+            // either bound counts what lines cost over their cheapest: never both
+            $goals = max($this->goals === [] ? 0.0 : $this->goalsCost($depth, $bowl), $this->priced === [] ? 0.0 : $this->slopeCost($depth, $bowl));
             if ($sum + $this->left[$depth] + $goals >= $this->best - 1e-9) {
                 continue;
             }

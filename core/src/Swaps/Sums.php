@@ -31,14 +31,30 @@ final class Sums
     /** g of what takes water up */
     public const FLOUR = 6;
 
-    public const FIRST_DOSE = 7;
+    /** g of fat in the dough of the body: what shortens its flours */
+    public const SHORTENING = 7;
+
+    /** g of free liquid over what its flours drank in the dough as it was: what mending takes away, or adds where it is under nothing */
+    public const BALANCE = 8;
+
+    /** kcal over what so much of the bowl as it was held */
+    public const RICHER = 9;
+
+    /** g of fat over what so much energy of the bowl as it was came with */
+    public const FATTER = 10;
+
+    public const FIRST_DOSE = 11;
+
+    /** What only the dough of the body brings: a filling or a frosting wets no flour. */
+    private const OF_BODY = [self::FREE, self::UPTAKE, self::FLOUR, self::SHORTENING];
 
     /**
      * @param  list<Weighed>  $portions
      * @param  list<string>  $substances
+     * @param  bool  $isInBody  whether they are in the dough that is cut
      * @return list<float>
      */
-    public static function of(array $portions, array $substances): array
+    public static function of(array $portions, array $substances, bool $isInBody = true): array
     {
         $sums = array_fill(0, self::FIRST_DOSE + count($substances), 0.0);
         foreach ($portions as $portion) {
@@ -49,11 +65,16 @@ final class Sums
             $sums[self::UPTAKE] += $grams * $uptake;
             $sums[self::FLOUR] += $uptake > 0 ? $grams : 0.0;
             $sums[self::FAT] += $portion->substances['fatG'] ?? 0.0;
+            $sums[self::SHORTENING] += $portion->substances['fatG'] ?? 0.0;
             $sums[self::KCAL] += ($portion->kcal()->best ?? 0.0) + $portion->unknownKcal();
             $sums[self::SODIUM] += $portion->substances['sodiumMg'] ?? 0.0;
             foreach ($substances as $index => $substance) {
                 $sums[self::FIRST_DOSE + $index] += $portion->substances[$substance] ?? 0.0;
             }
+        }
+
+        foreach ($isInBody ? [] : self::OF_BODY as $column) {
+            $sums[$column] = 0.0;
         }
 
         return array_values($sums);
@@ -66,7 +87,7 @@ final class Sums
      */
     public static function shortened(array $sums): float
     {
-        return $sums[self::FLOUR] <= 0.0 ? 0.0 : $sums[self::UPTAKE] * Uptake::shortened($sums[self::FAT], $sums[self::FLOUR]);
+        return $sums[self::FLOUR] <= 0.0 ? 0.0 : $sums[self::UPTAKE] * Uptake::shortened($sums[self::SHORTENING], $sums[self::FLOUR]);
     }
 
     /**

@@ -21,14 +21,18 @@ final readonly class Swap
      * The known good swaps for a food, and what this kitchen thinks of them.
      *
      * @param  list<OwnSwap>  $own
+     * @param  ?string  $state  what it is on the plate and must stay; null where nothing is asked
      * @return list<self> the best first
      */
-    public static function for(Ingredient $food, array $own = []): array
+    public static function for(Ingredient $food, array $own = [], ?string $state = null): array
     {
         $swaps = [];
         foreach ([$food->id, ...array_map(static fn (string $group): string => "group:$group", array_keys($food->groups))] as $key) {
             foreach (Compiled::tables()['swaps'][$key] ?? [] as $row) {
-                if (in_array($food->id, $row['except'], true) || isset($row['in'][$food->id])) {
+                if (in_array($food->id, $row['except'], true) || isset($row['in'][$food->id]) || ($row['state'] !== '' && $row['state'] !== $state)) {
+                    continue;
+                }
+                if ($state !== null && $row['state'] === '' && ! self::stays($state, array_keys($row['in']))) {
                     continue;
                 }
                 $id = implode('+', array_keys($row['in']));
@@ -49,5 +53,15 @@ final readonly class Swap
         usort($swaps, static fn (self $a, self $b): int => $a->rank <=> $b->rank ?: array_keys($a->in) <=> array_keys($b->in));
 
         return $swaps;
+    }
+
+    /**
+     * Whether what is put in stays what the line is on the plate; leaving it out always does.
+     *
+     * @param  list<string>  $in
+     */
+    private static function stays(string $state, array $in): bool
+    {
+        return $in === [] || Plate::allows($state, Ingredient::shipped($in[0]));
     }
 }

@@ -16,14 +16,22 @@ use MildBowl\Core\Kitchen\Policy;
  */
 final readonly class Table
 {
+    /** Share of the budget under which what holds a ration hurts a dog; one that is ill it hurts from the first gram over its row. */
+    private const HURTS = 0.5;
+
+    private const HURTS_ILL = 1.0;
+
     /** @var list<string> */
     public array $substances;
 
-    /** @var list<array{budget: float, caps: list<array{int, float}>, ramp: list<string>}|null> null: no ration in any recipe */
+    /** @var list<array{budget: float, caps: list<array{int, float, string, bool}>, ramp: list<string>}|null> null: no ration in any recipe */
     private array $rations;
 
-    /** @param  list<Dog>  $dogs */
-    public function __construct(public array $dogs, private Policy $policy, private Cut $cut)
+    /**
+     * @param  list<Dog>  $dogs
+     * @param  float  $finest  how many times smaller its pieces may still be cut
+     */
+    public function __construct(public array $dogs, private Policy $policy, private Cut $cut, public float $finest = 1.0)
     {
         $substances = [];
         $rations = [];
@@ -41,7 +49,7 @@ final readonly class Table
                 $left = $dose->leftPerDay($dog, $budget->kcal, $energy->dailyKcal?->best);
                 if ($left !== null) {
                     $substances[$dose->counted()] ??= count($substances);
-                    $caps[] = [$substances[$dose->counted()], $left];
+                    $caps[] = [$substances[$dose->counted()], $left, $dose->code, $dose->who !== []];
                 }
             }
             $rations[] = ['budget' => $budget->left($dog) ?? 0.0, 'caps' => $caps, 'ramp' => $dog->newIngredients];
@@ -67,7 +75,7 @@ final readonly class Table
         if ($ration === null) {
             return false;
         }
-        $quarters = 4 * ($this->cut->count() ?? $mass * $this->cut->used() / ((float) $this->cut->pieceMl() * $density));
+        $quarters = 4 * $this->finest * ($this->cut->count() ?? $mass * $this->cut->used() / ((float) $this->cut->pieceMl() * $density));
         if ($sums[Sums::KCAL] + $least[Sums::KCAL] > $ration['budget'] * $quarters) {
             return false;
         }
@@ -102,5 +110,82 @@ final readonly class Table
         }
 
         return $pieces;
+    }
+
+    /**
+     * What holds a dog's ration below what its budget allows: by the column of Sums, what is left of the budget under its cap.
+     *
+     * @param  list<float>  $bowl
+     * @return array<int, array{float, bool}> only what hurts: the share, and whether it is a row of an illness
+     */
+    public function held(int $dog, array $bowl): array
+    {
+        $ration = $this->rations[$dog];
+        $held = [];
+        if ($ration === null || $ration['budget'] <= 0.0) {
+            return [];
+        }
+        foreach ($ration['caps'] as [$substance, $cap, , $isIll]) {
+            $brings = $bowl[Sums::FIRST_DOSE + $substance] * $ration['budget'];
+            $share = $brings > 0.0 ? $cap * $bowl[Sums::KCAL] / $brings : 1.0;
+            $from = $isIll ? self::HURTS_ILL : self::HURTS;
+            if ($share < $from) {
+                $held[Sums::FIRST_DOSE + $substance] = [$share / $from, $isIll];
+            }
+        }
+
+        return $held;
+    }
+
+    /** What a column of Sums is called where it holds a dog. */
+    public function codeOf(int $dog, int $column): string
+    {
+        foreach ($this->rations[$dog]['caps'] ?? [] as [$substance, , $code]) {
+            if (Sums::FIRST_DOSE + $substance === $column) {
+                return $code;
+            }
+        }
+
+        return '';
+    }
+
+    /**
+     * What may hurt a dog, as the search asks it: the column of Sums, what a kcal of the bowl allows of it, and what it costs when
+     * nothing of the budget is left.
+     *
+     * @param  array<string, float>  $weights
+     * @return list<array{int, float, float}>
+     */
+    public function hurting(int $dog, array $weights): array
+    {
+        $ration = $this->rations[$dog];
+        $hurting = [];
+        if ($ration === null || $ration['budget'] <= 0.0) {
+            return [];
+        }
+        foreach ($ration['caps'] as [$substance, $cap, , $isIll]) {
+            $hurting[] = [Sums::FIRST_DOSE + $substance, $cap / $ration['budget'] / ($isIll ? self::HURTS_ILL : self::HURTS), $weights[$isIll ? 'hurts-ill' : 'hurts']];
+        }
+
+        return $hurting;
+    }
+
+    /** kcal a dog has left for treats in a day; null where it has no ration. */
+    public function budget(int $dog): ?float
+    {
+        $ration = $this->rations[$dog] ?? null;
+
+        return $ration === null ? null : $ration['budget'];
+    }
+
+    /**
+     * kcal in a piece at least, at the present cut.
+     *
+     * @param  float  $kcal  of the bowl at least
+     * @param  float  $mass  at most
+     */
+    public function leastPieceKcal(float $kcal, float $mass, float $density): float
+    {
+        return $kcal / ($this->cut->count() ?? max(1e-9, $mass * $this->cut->used() / ((float) $this->cut->pieceMl() * $density)));
     }
 }

@@ -19,13 +19,6 @@ use MildBowl\Core\Values\Range;
 /** How a figure was made, in plain sentences with this dog's and this batch's numbers. */
 final class Story
 {
-    private const HOLDS = [
-        'budget' => 'the treat budget', 'sodium' => 'sodium', 'fat' => 'fat', 'added-sugar' => 'added sugar', 'vitamin-a' => 'vitamin A',
-        'vitamin-d' => 'vitamin D', 'coumarin' => 'coumarin (cinnamon)', 'garlic' => 'the garlic cap', 'calcium' => 'calcium while it grows',
-        'fibre' => 'new fibre', 'kelp' => 'kelp', 'new-ingredient' => 'something new: a quarter on the first days', 'age' => 'its age', 'not-cleared' => 'not cleared',
-        'unknown-energy' => 'energy that nobody knows, taken at its most',
-    ];
-
     /** @return list<string> */
     public static function ofLine(Ingredient $food, Range $grams, ?Range $kcal, ?float $kcalPer100g): array
     {
@@ -132,7 +125,7 @@ final class Story
     /** What holds the ration, in words. */
     public static function holds(?string $code): string
     {
-        return $code === null ? 'nothing in it to count' : (self::HOLDS[$code] ?? $code);
+        return $code === null ? 'nothing in it to count' : Limit::called($code);
     }
 
     public static function ofLimit(Limit $limit, Ration $ration, Batch $batch): string

@@ -84,8 +84,8 @@ it('lets what was weighed and counted overrule the estimate', function (): void 
 it('feels the dough by its wetness', function (string $text, ?string $feel): void {
     expect(answer($text)['batch']['feel'])->toBe($feel);
 })->with([
-    ["100 g oat flour\n45 g water", 'crumbles'],
-    ["100 g oat flour\n60 g water", 'stiff, rolls with effort'],
+    ["100 g oat flour\n40 g water", 'crumbles'],
+    ["100 g oat flour\n50 g water", 'stiff, rolls with effort'],
     ["100 g oat flour\n68 g water", 'rolls cleanly'],
     ["100 g oat flour\n85 g water", 'tacky, drop or ball'],
     ["100 g oat flour\n110 g water", 'spread in a tray'],

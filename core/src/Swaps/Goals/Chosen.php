@@ -24,6 +24,12 @@ final readonly class Chosen
         return $this->mending->kcalPerGram($this->choice, $this->sums);
     }
 
+    /** kcal of the whole bowl as it will be mixed. */
+    public function kcal(): float
+    {
+        return $this->mending->kcal($this->choice, $this->sums);
+    }
+
     /** Whether the heaviest of it is meat or fish. */
     public function isMeatFirst(): bool
     {

@@ -9,10 +9,13 @@ use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Swaps\Sums;
 
-/** So many percent fewer kcal in a gram than before. */
+/** So many percent fewer kcal in a piece than before: at the same cut, so in a gram of dough; where pieces are only counted, in the whole batch. */
 final readonly class FewerCalories implements Goal
 {
     public const PREFIX = 'fewer-calories';
+
+    /** kcal that a gram of free liquid held back takes with it at most: egg. */
+    private const MOST_HELD_BACK = 2.0;
 
     public function __construct(private float $percent) {}
 
@@ -39,6 +42,12 @@ final readonly class FewerCalories implements Goal
     /** Twice, as a bowl that is too wet and as one that is too dry will be mended: one of the two must hold. */
     public function over(array $sums, Target $target): array
     {
+        if ($target->isCounted) {
+            // the whole batch, a share of it on every line; what is held back to dry it takes at most so much with it
+            $over = $sums[Sums::KCAL] - (1 - $this->percent / 100) * $target->kcal / $target->lines;
+
+            return [$over, $over - self::MOST_HELD_BACK * ($sums[Sums::FREE] - 0.5 * $target->wetness * $sums[Sums::UPTAKE])];
+        }
         $allowed = $this->allowed($target);
         $over = $sums[Sums::KCAL] - $allowed * $sums[Sums::MASS];
         $excess = $sums[Sums::FREE] - $target->wetness * $sums[Sums::UPTAKE];
@@ -51,7 +60,7 @@ final readonly class FewerCalories implements Goal
 
     public function isMet(Chosen $chosen): bool
     {
-        return $chosen->kcalPerGram() <= $this->allowed($chosen->before);
+        return $chosen->before->isCounted ? $chosen->kcal() <= (1 - $this->percent / 100) * $chosen->before->kcal : $chosen->kcalPerGram() <= $this->allowed($chosen->before);
     }
 
     public function narrowings(array $options): null

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Swaps\Goals;
 
+use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Ingredient;
@@ -19,7 +20,7 @@ final readonly class Goals
     public static function plain(): array
     {
         $goals = [];
-        foreach ([...array_map(static fn (string $id): Goal => new FreeOf($id), array_keys(FreeOf::GROUPS)), new SingleProtein, Lean::fat(), Lean::sodium(), new MeatFirst, new OnlyAllowed] as $goal) {
+        foreach ([...array_map(static fn (string $id): Goal => new FreeOf($id), array_keys(FreeOf::GROUPS)), new SingleProtein, Lean::fat(), Lean::sodium(), new MeatFirst, new OnlyAllowed, new Making(Making::SOFTER), new Making(Making::HARDER), new Making(Making::SMALLER)] as $goal) {
             $goals[$goal->id()] = $goal;
         }
 
@@ -30,6 +31,25 @@ final readonly class Goals
     public function ids(): array
     {
         return array_map(static fn (Goal $goal): string => $goal->id(), $this->all);
+    }
+
+    /** Whether the pieces are to be cut smaller. */
+    public function wantSmaller(): bool
+    {
+        return in_array(Making::SMALLER, $this->ids(), true);
+    }
+
+    /** The texture that is asked for instead of this one; null where nobody asked, or where there is none. */
+    public function texture(Texture $from): ?Texture
+    {
+        foreach ($this->all as $goal) {
+            $to = $goal instanceof Making ? $goal->texture($from) : null;
+            if ($to !== null) {
+                return $to;
+            }
+        }
+
+        return null;
     }
 
     public function forbid(Ingredient $food, Policy $policy): bool
