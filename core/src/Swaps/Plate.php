@@ -39,7 +39,7 @@ final readonly class Plate
     public static function allows(string $state, Ingredient $food): bool
     {
         foreach (Compiled::doughs()['states'][$state] ?? [] as $one) {
-            if ($food->id === $one || ($food->like === $one && ! $food->inGroup('dried-fruit')) || $food->inGroup($one)) {
+            if ($food->id === $one || ($food->like === $one && ! $food->inAny(['dried-fruit', 'ground-meat'])) || $food->inGroup($one)) {
                 return true;
             }
         }
