@@ -31,7 +31,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type ConditionRow array{condition: string, vet: bool, label: string, message: string, advice: string, source: string}
  * @phpstan-type MedicineRow array{medicine: string, label: string, message: string, advice: string, source: string}
  * @phpstan-type EnergyConstant array{key: string, low: float, value: float, high: float, unit: string, meaning: string, source: string}
- * @phpstan-type ToxicRow array{substance: string, name: string, unit: string, thresholds: non-empty-list<array{float, string}>, anyAmount: bool, remark: string, source: string}
+ * @phpstan-type ToxicRow array{substance: string, name: string, unit: string, thresholds: list<array{float, string}>, anyAmount: bool, who: string, remark: string, source: string}
  * @phpstan-type KeepingRow array{class: string, jarDays: float, fridgeDays: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type Three array{float, float, float}
  * @phpstan-type ChangeRow array{form: string, level: string, code: string, applies: array<string, true>, exempt: array<string, true>, message: string, advice: string, source: string}

@@ -65,7 +65,7 @@ final class Columns
         'swaps' => 'out:food-or-group| in:parts?; job:job state:plate-state? / except:food?| rank:number note:text? source:source',
         'states' => 'state:plate-state / foods:food-or-trait| meaning:text source:source',
         'textures' => 'texture:texture / moistureLow:number? moistureBest:number? moistureHigh:number? heated:flag hard:flag name:text source:source',
-        'toxic-doses' => 'substance:substance / name:text unit:text thresholds:threshold| anyAmount:flag remark:text? source:source',
+        'toxic-doses' => 'substance:substance / name:text unit:text thresholds:threshold?| anyAmount:flag who:toxic-who? remark:text? source:source',
         'traits' => 'trait:id / meaning:text',
         'units' => 'unit:id / kind:unit-kind us:number metric:number imperial:number australian:number names:text| source:source',
         'uptake' => 'ingredient:food / uptake:number kind:uptake-kind class:dough-parameter source:source',

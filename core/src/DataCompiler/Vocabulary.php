@@ -40,7 +40,7 @@ final class Vocabulary
 
     public const SUBSTANCES = [
         'sodiumMg', 'fatG', 'addedSugarG', 'coumarinMg', 'retinolUg', 'vitaminDUg', 'calciumMg', 'newFibreG', 'kelpG', 'garlicG', 'rootSpiceG',
-        'theobromineMg', 'xylitolMg', 'raisinG', 'grapeG', 'onionG', 'macadamiaG', 'saltG', 'ironMg', 'vitaminDMg',
+        'theobromineMg', 'xylitolMg', 'raisinG', 'grapeG', 'onionG', 'macadamiaG', 'saltG', 'ironMg', 'vitaminDMg', 'alcoholG', 'nutmegG',
     ];
 
     public const BASES = ['per100kcalTreat', 'perKcalTreat', 'per100kcalDay', 'perKgDay', 'per10kgDay'];
@@ -162,6 +162,7 @@ final class Vocabulary
             'heat-by' => ['mm', 'ml', 'g'],
             'loss-how' => ['loses', 'within'],
             'drying' => self::DRYING,
+            'toxic-who' => ['fat-prone'],
             'plate-state' => self::PLATE_STATES,
             'made' => self::MADE,
             'check' => self::CHECKS,

@@ -47,6 +47,12 @@ final readonly class Breed
         return str_contains($name, 'terrier') ? new self($name, true) : null;
     }
 
+    /** Whether its fats run high, and with them the pancreas. */
+    public function isFatProne(): bool
+    {
+        return in_array('animal-fat', $this->groups, true);
+    }
+
     /** @return array<string, self> every breed, by its own name */
     public static function all(): array
     {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Questions;
 
+use MildBowl\Core\Dogs\Breed;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Energy;
+use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Raid\Loot;
 use MildBowl\Core\Raid\NeverFood;
@@ -20,32 +22,70 @@ final readonly class RaidQuestion
 {
     public const WORDS = 'Call a vet or an animal poison line at once. Do not wait for signs, and do not make the dog vomit unless they tell you to.';
 
+    public const FAT = 'Ring your vet today and say how much fat it was, before any sign shows. If it vomits, hunches its back or will not eat: at once.';
+
+    public const RING = 'Ring your vet today and read this sheet out: what is not known, or what this dog has, may matter.';
+
+    public const ASK = 'Nothing on the never list was found in what you wrote, and no known dose is reached. This dog is ill, young, breeding or of unknown weight: ring your vet and ask before you wait.';
+
+    public const CALM = 'Nothing on the never list was found in what you wrote, and no known dose is reached. Give it water and its quiet, and ring a vet as soon as anything seems wrong.';
+
+    /** Share of a day's energy as fat from which the pancreas of a dog that is prone may flare up: this tool's own bound. */
+    private const FAT_OF_DAY = 0.5;
+
+    private const KCAL_PER_G_FAT = 9.0;
+
     /** @param  ?string  $when  in the person's own words */
     public function __construct(private Dog $dog, private Loot $loot, private ?string $when, private Policy $policy) {}
 
     public function answer(): RaidAnswer
     {
         $loot = $this->loot;
-        $doses = [];
-        $isBad = false;
-        foreach (ToxicDose::all() as $dose) {
-            $amount = $loot->substances[$dose->substance] ?? null;
-            if ($amount !== null && $amount->high > 0) {
-                $perKg = $this->dog->weightKg === null ? null : $amount->times(1 / $this->dog->weightKg);
-                $isBad = $isBad || $dose->isBadInAnyAmount;
-                // the highest it may have been decides
-                $doses[] = new RaidDose($dose->substance, $dose->name, $dose->unit, $amount, $perKg, $dose->thresholds, $perKg === null ? null : $dose->reachedAt($perKg->high), $dose->remark, $dose->source);
-            }
-        }
         $day = $this->dog->weightKg === null ? null : Energy::of($this->dog, $this->policy->energySchool)->dailyKcal?->best;
-        $emergency = $isBad || array_filter($loot->never, static fn (NeverFood $one): bool => $one->emergency) !== [] || array_filter($doses, static fn (RaidDose $dose): bool => $dose->reached !== null) !== [];
+        $doses = [];
+        $isBad = $isNear = $isFat = false;
+        foreach (ToxicDose::all() as $dose) {
+            $isBad = $isBad || ($dose->isBadInAnyAmount && in_array($dose->substance, $loot->unweighed, true));
+            $amount = $loot->substances[$dose->substance] ?? null;
+            if ($amount === null || $amount->high <= 0 || ($dose->isForFatProne && ! $this->isFatProne())) {
+                continue;
+            }
+            $perKg = $this->dog->weightKg === null ? null : $amount->times(1 / $this->dog->weightKg);
+            // the highest it may have been decides
+            $reached = $perKg === null ? null : $dose->reachedAt($perKg->high);
+            if ($dose->isForFatProne) {
+                $reached ??= $day !== null && $amount->high * self::KCAL_PER_G_FAT > self::FAT_OF_DAY * $day ? $dose->thresholds[0]->sign ?? null : null;
+                $isFat = $reached !== null;
+            }
+            $isBad = $isBad || ($dose->isBadInAnyAmount && $amount->high > 0) || ($reached !== null && ! $dose->isForFatProne);
+            $isNear = $isNear || ($perKg !== null && $dose->isNearAt($perKg->high));
+            $doses[] = new RaidDose($dose->substance, $dose->name, $dose->unit, $amount, $perKg, $dose->thresholds, $reached, $dose->remark, $dose->source);
+        }
+        $isPoison = $isBad || array_filter($loot->never, static fn (NeverFood $one): bool => $one->emergency) !== [];
+        $words = match (true) {
+            $isPoison || $loot->never !== [] || $loot->hasUnknownFood => self::WORDS,
+            $isFat => self::FAT,
+            $isNear || $loot->unread !== [] => self::RING,
+            ! $this->isWellAndGrown() => self::ASK,
+            default => self::CALM,
+        };
 
         return new RaidAnswer(
-            $this->dog, $loot->what, $this->when, $emergency,
-            $emergency || $loot->never !== [] || $loot->unread !== [] ? self::WORDS : 'Nothing on the never list was found in what you wrote. Watch the dog, give it water, and call a vet if anything seems wrong.',
+            $this->dog, $loot->what, $this->when, $isPoison || $isFat, $words,
             $loot->kcal, $day === null || $loot->kcal === null ? null : 100 * $loot->kcal->best / $day,
             $loot->never, $doses, $loot->unread, $this->sheet($doses),
         );
+    }
+
+    private function isFatProne(): bool
+    {
+        return $this->dog->has('pancreatitis') || $this->dog->has('hyperlipidaemia') || Breed::named($this->dog->breed)?->isFatProne() === true;
+    }
+
+    /** Nothing is known of it that makes a raid more than a raid. */
+    private function isWellAndGrown(): bool
+    {
+        return $this->dog->weightKg !== null && $this->dog->conditions === [] && $this->dog->medicines === [] && ! $this->dog->isBreeding() && $this->dog->lifeStage() !== Stage::Puppy;
     }
 
     /**
@@ -70,7 +110,7 @@ final readonly class RaidQuestion
             $sheet[] = 'In it: '.implode('; ', $loot->ingredients).'.';
         }
         if ($loot->unread !== []) {
-            $sheet[] = 'Not known to us: '.implode('; ', $loot->unread).'.';
+            $sheet[] = 'Not known: '.implode('; ', $loot->unread).'.';
         }
 
         return $sheet;

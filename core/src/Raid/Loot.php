@@ -13,6 +13,7 @@ use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Ingredient;
+use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Screening\Circumstances;
 use MildBowl\Core\Screening\Finding;
 use MildBowl\Core\Screening\LabelReader;
@@ -32,27 +33,35 @@ final readonly class Loot
      * @param  array<string, Range>  $substances  of all that was taken, by the names of toxic-doses.csv
      * @param  list<NeverFood>  $never
      * @param  list<string>  $ingredients
-     * @param  list<string>  $unread
+     * @param  list<string>  $unread  what is not known: foods, amounts, labels nobody read
+     * @param  bool  $hasUnknownFood  whether it held something that nobody knows
+     * @param  list<string>  $unweighed  substances of foods of which nobody knows how much it was
      */
-    private function __construct(public string $what, public ?Range $kcal, public array $substances, public array $never, public array $ingredients, public array $unread) {}
+    private function __construct(public string $what, public ?Range $kcal, public array $substances, public array $never, public array $ingredients, public array $unread, public array $unweighed = [], public bool $hasUnknownFood = false) {}
 
     /** Foods as a person writes them, or so many pieces of a recipe. */
     public static function ofText(string $text, Kitchen $kitchen, ?float $pieces, ?Cut $cut, ?string $title = null): self
     {
         $weigher = $kitchen->weigher();
         $screener = self::screener($kitchen);
-        $weighed = $never = $ingredients = $unread = [];
+        $weighed = $never = $ingredients = $unread = $unweighed = $labels = [];
+        $hasUnknownFood = false;
         foreach ($kitchen->reader->read($text, '')->lines as $index => $line) {
             $ingredients[] = $line->text;
             foreach ($line->foods() as $food) {
                 array_push($never, ...self::never($screener->foods([$food], $line->saidOf($food)), $food->name));
                 array_push($never, ...self::onOwnLabel($food, $kitchen, $screener));
             }
+            array_push($labels, ...self::unreadLabels($line, $screener));
             $one = Weighed::read($line, $index, $weigher, $kitchen->policy->calorieConvention);
             if (! $line->isUnderstood()) {
+                $hasUnknownFood = true;
                 $unread[] = $line->text;
             } elseif ($one === null) {
                 $unread[] = "how much of {$line->text}";
+                foreach ($line->foods() as $food) {
+                    array_push($unweighed, ...array_map(strval(...), array_keys(Compiled::tables()['actives'][$food->id] ?? [])));
+                }
             }
             if ($one !== null) {
                 $weighed[] = $one;
@@ -70,9 +79,10 @@ final readonly class Loot
                 $substances[$substance] = isset($substances[$substance]) ? $substances[$substance]->plus($amount) : $amount;
             }
         }
+        $unread = [...$unread, ...array_values(array_unique($labels))];
         $what = $pieces === null ? ($title ?? implode(', ', array_slice($ingredients, 0, 6))) : rtrim(rtrim(number_format($pieces, 2), '0'), '.').' pieces of '.($title ?? 'a batch');
 
-        return new self($what, $weighed === [] ? null : $dough->kcal->timesRange($share), $substances, self::distinct($never), $pieces === null && $title === null ? [] : $ingredients, $unread);
+        return new self($what, $weighed === [] ? null : $dough->kcal->timesRange($share), $substances, self::distinct($never), $pieces === null && $title === null ? [] : $ingredients, $unread, array_values(array_unique($unweighed)), $hasUnknownFood);
     }
 
     /**
@@ -104,7 +114,7 @@ final readonly class Loot
             }
         }
 
-        return new self(number_format($grams).' g of '.$name, null, $substances, self::distinct($never), $ingredients, $unread);
+        return new self(number_format($grams).' g of '.$name, null, $substances, self::distinct($never), $ingredients, $unread, [], $unread !== []);
     }
 
     /** Nobody's allergy and no heat matter here: only what is never allowed. */
@@ -113,10 +123,27 @@ final readonly class Loot
         return new Screener(Circumstances::of([], Texture::of('none'), new Policy), $kitchen->reader->lines);
     }
 
+    /**
+     * What a line may hold that only a label tells.
+     *
+     * @return list<string>
+     */
+    private static function unreadLabels(ReadLine $line, Screener $screener): array
+    {
+        $labels = [];
+        foreach ($screener->line($line, null) as $finding) {
+            if ($finding->level === Level::CheckLabel) {
+                $labels[] = "the label of {$line->text} (".lcfirst(rtrim($finding->message, '.')).')';
+            }
+        }
+
+        return $labels;
+    }
+
     /** @return array<string, Range> */
     private static function of(Ingredient $food, Range $grams): array
     {
-        $held = [];
+        $held = ['fatG' => $food->composition === null ? Range::of(0.0, $grams->best / 2, $grams->high) : $grams->times($food->composition->fatG / 100)];
         foreach (Compiled::tables()['actives'][$food->id] ?? [] as $substance => $content) {
             $held[$substance] = Range::of(...$content)->times(1 / 100)->timesRange($grams);
         }

@@ -38,8 +38,11 @@ final readonly class Plate
     /** Whether a food can be in a state. */
     public static function allows(string $state, Ingredient $food): bool
     {
+        if ($state === 'slice' && $food->inAny(['ground-meat', 'flour', 'food-powder'])) {
+            return false;
+        }
         foreach (Compiled::doughs()['states'][$state] ?? [] as $one) {
-            if ($food->id === $one || ($food->like === $one && ! $food->inAny(['dried-fruit', 'ground-meat'])) || $food->inGroup($one)) {
+            if ($food->id === $one || ($food->like === $one && ! $food->inGroup('dried-fruit')) || $food->inGroup($one)) {
                 return true;
             }
         }

@@ -145,3 +145,44 @@ it('calls for help where no dose is known to be safe, however little', function 
     ['50 ml cola', true],
     ['1 tsp stevia', false],
 ]);
+
+it('says of each raid what a vet would want to hear', function (string $food, array $dog, bool $emergency, string $words, array $doses): void {
+    $answer = raid(['food' => $food], $dog);
+    expect($answer['emergency'])->toBe($emergency)
+        ->and($answer['words'])->toContain($words)->not->toContain('Watch the dog')
+        ->and(array_column($answer['doses'], 'substance'))->toContain(...$doses);
+})->with([
+    'bacon, past pancreatitis' => ['100 g bacon', ['weightKg' => 8, 'conditions' => ['pancreatitis'], 'breed' => 'miniature schnauzer'], true, 'Ring your vet today', ['fatG']],
+    'butter, a breed that is inclined' => ['50 g butter', ['weightKg' => 8, 'breed' => 'miniature schnauzer'], true, 'Ring your vet today', ['fatG']],
+    'fat, but little of it' => ['10 g lard', ['conditions' => ['hyperlipidaemia']], false, 'ring your vet', ['fatG']],
+    'half a day as fat' => ['16 g lard', ['weightKg' => 7, 'conditions' => ['hyperlipidaemia', 'weight-loss'], 'activity' => 'inactive', 'bodyCondition' => 9], true, 'Ring your vet', ['fatG']],
+    'a slice of christmas cake' => ['1 slice christmas cake', [], true, 'at once', ['raisinG']],
+    'hot cross buns' => ['2 hot cross buns', [], true, 'at once', ['raisinG']],
+    'muesli' => ['100 g muesli', [], true, 'at once', ['raisinG']],
+    'cola' => ['1 can cola', [], true, 'at once', ['theobromineMg']],
+    'caffeine tablets' => ['10 caffeine tablets', [], true, 'at once', ['theobromineMg']],
+    'wine' => ['200 ml red wine', [], true, 'at once', ['alcoholG', 'grapeG']],
+    'spirits' => ['50 ml vodka', [], true, 'at once', ['alcoholG']],
+    'iron' => ['5 iron tablets', [], true, 'at once', ['ironMg']],
+    'vitamin D' => ['2 vitamin D tablets', [], true, 'at once', ['vitaminDMg']],
+    'nutmeg' => ['1 tsp nutmeg', [], true, 'at once', ['nutmegG']],
+    'chewing gum' => ['3 pieces of chewing gum', [], true, 'at once', ['xylitolMg']],
+    'stock cubes' => ['2 stock cubes', [], false, 'at once', ['saltG']],
+    'near where salt harms' => ['1 tbsp salt', ['weightKg' => 15], false, 'Ring your vet today', ['saltG']],
+    'biscuits whose label nobody read' => ['10 peanut butter biscuits', [], false, 'Ring your vet today', []],
+    'a carrot, an ill dog' => ['20 g carrot', ['conditions' => ['diabetes']], false, 'ask before you wait', []],
+    'a carrot, a puppy' => ['20 g carrot', ['ageMonths' => 4], false, 'ask before you wait', []],
+    'a carrot' => ['20 g carrot', [], false, 'Nothing on the never list', []],
+    'butter, a dog that is not inclined' => ['20 g butter', [], false, 'Nothing on the never list', []],
+]);
+
+it('names the label that nobody read, and the amount that nobody knows', function (): void {
+    expect(implode(' ', raid(['food' => '10 peanut butter biscuits'])['unread']))->toContain('the label of 10 peanut butter biscuits')->toContain('xylitol')
+        ->and(raid(['food' => 'raisins'])['unread'])->toBe(['how much of raisins'])
+        ->and(implode(' ', raid(['food' => 'raisins'])['sheet']))->toContain('Not known: how much of raisins');
+});
+
+it('takes ranges and "about" at their most', function (): void {
+    $raisins = static fn (string $food): float => array_column(raid(['food' => $food])['doses'], null, 'substance')['raisinG']['amount']['high'];
+    expect($raisins('about 30 g raisins'))->toBeGreaterThanOrEqual(30)->and($raisins('20-40 g raisins'))->toEqualWithDelta(40, 1e-6)->and($raisins('half a packet of raisins'))->toBeGreaterThan(100);
+});
