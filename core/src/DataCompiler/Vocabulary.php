@@ -116,7 +116,7 @@ final class Vocabulary
     /** What a row about a dog may ask for. */
     public const WHEN_DOG = [
         'texture' => self::TEXTURES, 'stage' => self::STAGES, 'growing-large' => [], 'very-young' => [], 'condition' => self::CONDITIONS, 'medicine' => self::MEDICINES,
-        'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'body-condition' => ['1', '2', '3', '4', '5', '6', '7', '8', '9'], 'breed-note' => [], 'over-bite' => [],
+        'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'body-condition' => ['1', '2', '3', '4', '5', '6', '7', '8', '9'], 'breed-note' => [], 'over-bite' => [], 'over-fingertip' => [],
         'hard' => [], 'not-hard' => [], 'several-new' => [], 'legume-heavy' => [],
     ];
 

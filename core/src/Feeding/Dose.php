@@ -53,6 +53,12 @@ final readonly class Dose
         throw new \OutOfBoundsException("doses.csv gives \"$who\" no limit of \"$code\".");
     }
 
+    /** Whether it is a row for an illness, not for every healthy dog. */
+    public function isOfIllness(): bool
+    {
+        return $this->who !== [] && array_intersect($this->who, ['healthy', 'grown', 'growing', 'growing-large', 'garlic-measured']) === [];
+    }
+
     /** Whether it allows less than another row of its code. */
     public function isStricterThan(self $other): bool
     {

@@ -15,6 +15,7 @@ final readonly class ProfileAnswer
      * @param  array{foodGrams: float, treatShareGrams: float, perMealGrams: ?float}|null  $meals
      * @param  list<string>  $assumed
      * @param  list<string>  $questions
+     * @param  list<string>  $cares  what its body asks of every treat
      */
     public function __construct(
         public Stage $stage,
@@ -31,5 +32,6 @@ final readonly class ProfileAnswer
         public array $assumed,
         public array $questions,
         public ?Growth $growth,
+        public array $cares,
     ) {}
 }

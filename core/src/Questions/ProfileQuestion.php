@@ -9,6 +9,7 @@ use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\EnergyRow;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Dogs\TreatBudget;
+use MildBowl\Core\Telling\Cares;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Values\Figure;
 
@@ -38,7 +39,7 @@ final readonly class ProfileQuestion
             self::difference($dog),
             $budget->kcal === null ? null : ['kcal' => $budget->kcal, 'percent' => $budget->percent, 'reason' => $budget->reason],
             $dog->safeBiteMm(), $note === '' ? null : $note, self::meals($dog, $energy, $budget, $this->meals), self::assumed($dog), self::questions($dog),
-            self::growth($dog, $this->weighings, $dog->adultWeightKg()),
+            self::growth($dog, $this->weighings, $dog->adultWeightKg()), Cares::of($dog, $this->policy, $budget),
         );
     }
 

@@ -12,6 +12,8 @@ use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Judging\Judgement;
+use MildBowl\Core\Keeping\ShelfLife;
+use MildBowl\Core\Telling\Cares;
 use MildBowl\Core\Telling\Story;
 use MildBowl\Core\Values\Day;
 
@@ -52,9 +54,13 @@ final readonly class WeekQuestion
             }
         }
 
+        $keeps = ShelfLife::ofBatch($judgement->lots->main()->batch, $judgement->lots->main()->texture)->longestUnfrozen();
+        $lasts = $days === null ? null : min($days, max(1, $keeps));
+
         return new WeekLasting(
             $this->treats[$n]->name, $pieces, $perDay, $judgement->lots->main()->batch->pieceKcal->best, $days,
-            $this->from === null || $days === null || $days < 1 ? null : $this->from->after((int) $days - 1)->iso,
+            $this->from === null || $lasts === null || $lasts < 1 ? null : $this->from->after((int) $lasts - 1)->iso, $keeps,
+            $days !== null && $keeps < $days ? 'It keeps '.($keeps === 1 ? 'a day' : "$keeps days").' unfrozen: freeze what is not eaten by then, on the day it is made.' : null,
         );
     }
 
@@ -99,7 +105,7 @@ final readonly class WeekQuestion
         }
 
         return new WeekDog(
-            $dog, $budget->kcal, $kcal, $dog->foodKcalPer100g === null ? null : 100 * $kcal / $dog->foodKcalPer100g, $heldBy === null ? null : Story::holds($heldBy), $treats,
+            $dog, $budget->kcal, $kcal, $dog->foodKcalPer100g === null ? null : 100 * $kcal / $dog->foodKcalPer100g, $heldBy === null ? null : Story::holds($heldBy), $treats, Cares::of($dog, $policy, $budget),
         );
     }
 

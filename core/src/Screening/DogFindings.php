@@ -56,7 +56,7 @@ final class DogFindings
     private static function fill(string $code, Dog $dog, Served $served, Texture $texture): array
     {
         return match ($code) {
-            'bite', 'bite-gulps' => ['{size}' => (string) round($served->cut->largestMm() ?? 0.0), '{bite}' => (string) round($dog->safeBiteMm() ?? 0.0), '{parts}' => (string) $served->parts($dog)],
+            'bite', 'bite-gulps', 'size-young' => ['{size}' => (string) round($served->cut->largestMm() ?? 0.0), '{bite}' => (string) round($dog->safeBiteMm() ?? 0.0), '{parts}' => (string) $served->parts($dog)],
             'breed-note' => ['{note}' => $dog->breed()->note ?? '', '{food}' => $served->ofBreedNote($dog)->name ?? ''],
             'several-new' => ['{foods}' => implode(', ', $served->newTo($dog))],
             'legume-heart' => ['{legumes}' => (string) round(100 * ($served->legumes() ?? 0.0))],

@@ -18,6 +18,9 @@ final readonly class When
     /** Under 12 weeks, in months. */
     private const VERY_YOUNG = 2.76;
 
+    /** From pea to fingertip (reference page 3): larger no very young dog swallows safely. */
+    private const FINGERTIP_MM = 20.0;
+
     /** @param  array<string, list<string>>  $clauses  values by kind */
     public function __construct(public array $clauses) {}
 
@@ -61,7 +64,8 @@ final readonly class When
             'not-hard' => ! $circumstances->texture->isHard(),
             'stage' => $dog === null ? null : in_array($dog->lifeStage()->value, $values, true),
             'growing-large' => $dog?->isGrowingLarge(),
-            'very-young' => $dog === null ? null : $dog->isGrowing() && ($dog->ageMonths === null || $dog->ageMonths < self::VERY_YOUNG),
+            'very-young' => $dog === null ? null : self::isVeryYoung($dog),
+            'over-fingertip' => ($circumstances->served?->cut->largestMm() ?? 0.0) > self::FINGERTIP_MM,
             'condition' => $dog === null ? null : array_intersect($values, $dog->conditions) !== [],
             'medicine' => $dog === null ? null : array_intersect($values, $dog->medicines) !== [],
             'teeth' => $dog === null ? null : in_array($dog->teeth, $values, true),
@@ -74,6 +78,12 @@ final readonly class When
             'legume-heavy' => $dog === null ? null : $circumstances->served?->legumes() !== null,
             default => throw new \LogicException("Nobody knows the condition \"$kind\"."),
         };
+    }
+
+    /** A puppy under twelve weeks, or of unknown age. */
+    public static function isVeryYoung(Dog $dog): bool
+    {
+        return $dog->isGrowing() && ($dog->ageMonths === null || $dog->ageMonths < self::VERY_YOUNG);
     }
 
     /** In words, each clause after a semicolon. */
@@ -91,6 +101,7 @@ final readonly class When
                 'hard' => 'a texture that is hard to chew',
                 'not-hard' => 'a texture that is not hard',
                 'very-young' => 'a puppy under 12 weeks, or of unknown age',
+                'over-fingertip' => 'a piece larger than a fingertip',
                 'over-bite' => 'a piece larger than its safe bite',
                 'several-new' => 'more than one food that is new to it',
                 'legume-heavy' => 'a dough without grain, a fifth or more of it legumes',

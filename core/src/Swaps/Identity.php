@@ -12,6 +12,9 @@ final class Identity
 {
     private const FIRST = 3;
 
+    /** Share of the bowl below which nobody knows a treat by it. */
+    private const KNOWN_BY = 0.05;
+
     /** Groups within which one food is much like another. */
     private const KINDRED = ['flour', 'oil', 'nut-butter', 'meat', 'fish', 'liquid'];
 
@@ -28,7 +31,8 @@ final class Identity
      */
     public function __construct(array $weighed, array $inTitle, private readonly array $weights)
     {
-        $solid = array_values(array_filter($weighed, static fn (Weighed $one): bool => ! $one->ingredient->inGroup('liquid')));
+        $mass = array_sum(array_map(static fn (Weighed $one): float => $one->grams->best, $weighed));
+        $solid = array_values(array_filter($weighed, static fn (Weighed $one): bool => ! $one->ingredient->inGroup('liquid') && $one->grams->best >= self::KNOWN_BY * $mass));
         usort($solid, static fn (Weighed $a, Weighed $b): int => $b->grams->best <=> $a->grams->best ?: $a->line <=> $b->line);
         foreach (array_slice($solid, 0, self::FIRST) as $one) {
             $this->first[$one->line] = true;

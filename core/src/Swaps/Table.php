@@ -49,7 +49,7 @@ final readonly class Table
                 $left = $dose->leftPerDay($dog, $budget->kcal, $energy->dailyKcal?->best);
                 if ($left !== null) {
                     $substances[$dose->counted()] ??= count($substances);
-                    $caps[] = [$substances[$dose->counted()], $left, $dose->code, $dose->who !== []];
+                    $caps[] = [$substances[$dose->counted()], $left, $dose->code, $dose->isOfIllness()];
                 }
             }
             $rations[] = ['budget' => $budget->left($dog) ?? 0.0, 'caps' => $caps, 'ramp' => $dog->newIngredients];

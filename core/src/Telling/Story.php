@@ -103,7 +103,7 @@ final class Story
     {
         $said = [];
         foreach (ToxicDose::all() as $dose) {
-            $held = $substances[$dose->substance] ?? 0.0;
+            $held = $dose->isForFatProne ? 0.0 : $substances[$dose->substance] ?? 0.0;
             foreach ($held > 0.0 ? $rations : [] as $ration) {
                 $kg = $ration->dog->weightKg;
                 $perPiece = 0.0;
@@ -113,8 +113,9 @@ final class Story
                     }
                 }
                 if ($kg !== null && $perPiece > 0.0 && ($ration->pieces ?? 0.0) > 0.0) {
-                    $first = $dose->thresholds[0];
-                    $said[] = ucfirst($dose->name).': '.Figure::of($perPiece * $ration->pieces / $kg)." {$dose->unit} in {$ration->dog->name}'s full ration of ".Figure::of($ration->pieces).", were it baked; {$first->sign} from ".self::plain($first->at).'.';
+                    $first = $dose->thresholds[0] ?? null;
+                    $said[] = ucfirst($dose->name).': '.Figure::of($perPiece * $ration->pieces / $kg)." {$dose->unit} in {$ration->dog->name}'s full ration of ".Figure::of($ration->pieces).', were it baked; '
+                        .($first === null ? 'no figure is known for dogs' : "{$first->sign} from ".self::plain($first->at)).'.';
                 }
             }
         }

@@ -138,7 +138,7 @@ it('says when a wish is impossible, and what would make it possible', function (
     ],
     'no weight' => [['dogs' => [['name' => 'Ada']], 'wishes' => [['dog' => 'Ada', 'piecesPerDay' => 1]]], 'without a weight', 'Enter'],
     'too young' => [
-        ['dogs' => [dog('Bud', ['ageMonths' => 1, 'expectedAdultWeightKg' => 20])], 'wishes' => [['dog' => 'Bud', 'piecesPerDay' => 1]]],
+        ['bake' => ['texture' => 'soft'], 'dogs' => [dog('Bud', ['ageMonths' => 1, 'expectedAdultWeightKg' => 20])], 'wishes' => [['dog' => 'Bud', 'piecesPerDay' => 1]]],
         'held by its age',
         null,
     ],
