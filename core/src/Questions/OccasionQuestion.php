@@ -14,13 +14,16 @@ use MildBowl\Core\Values\Figure;
 
 /**
  * `occasion`: a birthday slice is more than a day allows. It may borrow the treat budgets of up to seven following days, and a meal
- * hold-back of at most a quarter of that day's food; doses and conditions are never borrowed against (reference, page 2).
+ * hold-back of at most a quarter of that day's food; doses and conditions are never borrowed against, but that a healthy dog's fat may be spread over these days (reference, page 2).
  */
 final readonly class OccasionQuestion
 {
     private const MOST_DAYS = 7;
 
     private const MEAL_SHARE = 0.25;
+
+    /** The one dose that may be borrowed as the energy is. */
+    private const SPREAD = 'fat';
 
     public function __construct(private Question $question, private Dog $dog, private float $pieces) {}
 
@@ -29,7 +32,9 @@ final readonly class OccasionQuestion
         $judgement = Judgement::on($this->question);
         $open = $judgement->whyNotCleared($this->dog);
         $ration = $judgement->rationOf($this->dog);
-        $kcal = $judgement->lotOf($this->dog)->batch->for($this->dog)->pieceKcal->best;
+        $batch = $judgement->lotOf($this->dog)->batch->for($this->dog);
+        // what nobody knows counts at its most
+        $kcal = $batch->pieceKcal->best + $batch->pieceUnknownKcal;
         $budget = $ration->budget->kcal;
         $name = $this->dog->name;
         if ($open !== null || $budget === null || $ration->energy->dailyKcal === null || $this->dog->weightKg === null) {
@@ -37,9 +42,17 @@ final readonly class OccasionQuestion
         }
         $most = INF;
         $heldBy = null;
+        $byFat = null;
         foreach ($ration->limits as $limit) {
-            if ($limit->code !== Limit::BUDGET && $limit->piecesPerDay < $most) {
-                [$most, $heldBy] = [$limit->piecesPerDay, $limit->code];
+            if ($limit->code === Limit::BUDGET || $limit->code === Limit::UNKNOWN) {
+                continue;
+            }
+            // a healthy dog's fat may be spread over the borrowed days, as its energy is
+            $isSpread = $limit->code === self::SPREAD && $limit->dose?->isOfIllness() === false;
+            $allows = $limit->piecesPerDay * ($isSpread ? 1 + self::MOST_DAYS : 1);
+            $byFat = $isSpread ? $limit->piecesPerDay : $byFat;
+            if ($allows < $most) {
+                [$most, $heldBy] = [$allows, $limit->code];
             }
         }
         $today = $ration->budget->left($this->dog) ?? 0.0;
@@ -48,11 +61,12 @@ final readonly class OccasionQuestion
             $allowed = min($most, $byBudget) === INF ? 0.0 : Ration::quarters(min($most, $byBudget));
 
             return OccasionAnswer::refused($most < $byBudget
-                ? 'Held by '.Story::holds($heldBy).', and that is never borrowed against.'
+                ? 'Held by '.Story::holds($heldBy).($heldBy === self::SPREAD && $byFat !== null ? ', even spread over seven days.' : ', and that is never borrowed against.')
                 : 'Even with seven days without other treats that is too much.', $allowed);
         }
         $spent = $this->pieces * $kcal;
         $days = $spent <= $today + 1e-9 || $budget <= 0 ? 0 : (int) ceil(($spent - $today) / $budget - 1e-9);
+        $days = $byFat === null || $byFat <= 0.0 ? $days : max($days, (int) ceil($this->pieces / $byFat - 1 - 1e-9));
         $food = $this->dog->foodKcalPer100g;
         $mealKcal = min($spent, self::MEAL_SHARE * $ration->energy->dailyKcal->best);
         $says = Figure::of($this->pieces)." for $name: ".Figure::of($spent).' kcal against '.Figure::of($today).' left today'

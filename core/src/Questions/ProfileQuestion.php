@@ -9,8 +9,8 @@ use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\EnergyRow;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Dogs\TreatBudget;
-use MildBowl\Core\Telling\Cares;
 use MildBowl\Core\Kitchen\Policy;
+use MildBowl\Core\Telling\Cares;
 use MildBowl\Core\Values\Figure;
 
 /** `profile`: all that follows from one dog's profile: stage, ideal weight, both schools and why they differ, the treat budget, meals, growth. */
