@@ -19,6 +19,11 @@ final readonly class ScaleQuestion
 
     private const MOST = 100.0;
 
+    private const TRIES = 4;
+
+    /** A tin is filled to two thirds or three quarters where a leaven raises it (reference page 7, parts). */
+    private const LEAVENED = 0.7;
+
     private const MEASURED_EGG = ['g', 'kg', 'ml', 'cup', 'tbsp', 'tsp', 'oz', 'lb'];
 
     public function __construct(private Question $question, private By $by) {}
@@ -31,20 +36,60 @@ final readonly class ScaleQuestion
             'factor' => $this->by->measure,
             'pieces' => self::over($this->by->measure, $judgement->lots->main()->batch->count->best, '/by/pieces', 'It makes no pieces yet: give the lines amounts.'),
             'days' => $this->byDays($judgement),
-            'tin' => self::over($this->by->measure * $judgement->bowl->parts->body->kept->density(), $judgement->bowl->parts->body->kept->grams->best, '/by/tin', 'Nothing in this recipe could be weighed.'),
+            'tin' => self::over(self::filled($judgement) * $this->by->measure * $judgement->bowl->parts->body->kept->density(), $judgement->bowl->parts->body->kept->grams->best, '/by/tin', 'Nothing in this recipe could be weighed.'),
             'atHand' => $this->byHand($judgement),
         };
         if ($factor > self::MOST || $factor < 1 / self::MOST) {
             throw RequestRefused::outOfRange("/by/{$this->by->way}", 'That would be '.Figure::of($factor).' times the recipe: from a hundredth to a hundred times can be scaled.');
         }
         $scaled = $this->scaled($judgement, $factor);
+        $warnings = $this->warnings($judgement, $factor);
+        if ($this->by->way === 'pieces' && $this->question->cut()->count() === null) {
+            [$factor, $scaled, $says] = $this->toPieces($judgement, $factor, $scaled);
+            $warnings = [...$says, ...$warnings];
+        }
 
-        return new ScaleAnswer($factor, $scaled->text, $scaled->lines, $this->warnings($judgement, $factor), $this->wholeEggs($judgement, $factor));
+        return new ScaleAnswer($factor, $scaled->text, $scaled->lines, $warnings, $this->wholeEggs($judgement, $factor));
     }
 
     private function scaled(Judgement $judgement, float $factor): Scaled
     {
         return new Scaled($this->question->text, $judgement->bowl->recipe, $factor, $this->question->kitchen);
+    }
+
+    /**
+     * Scaled until the amounts a kitchen measures make the pieces that were asked for; what they make instead is said.
+     *
+     * @return array{float, Scaled, list<string>}
+     */
+    private function toPieces(Judgement $judgement, float $factor, Scaled $scaled): array
+    {
+        $asked = $this->by->measure;
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $count = $this->countOf($scaled);
+            if ($count >= $asked - 1e-6 && $count < $asked + 1) {
+                return [$factor, $scaled, []];
+            }
+            if ($count <= 0.0) {
+                break;
+            }
+            $factor *= ($asked + 0.3) / $count;
+            $scaled = $this->scaled($judgement, $factor);
+        }
+        $count = $this->countOf($scaled);
+
+        return [$factor, $scaled, floor($count + 1e-6) === $asked ? [] : ['It makes about '.round($count).' pieces, not '.round($asked).': amounts are rounded to what a kitchen can measure.']];
+    }
+
+    private function countOf(Scaled $scaled): float
+    {
+        return Judgement::on($this->question->withText($scaled->text, $this->question->steps))->lots->main()->batch->count->best;
+    }
+
+    /** Share of a tin that is filled: a leaven raises the rest. */
+    private static function filled(Judgement $judgement): float
+    {
+        return self::isLeavened($judgement) ? self::LEAVENED : 1.0;
     }
 
     private static function over(float $wanted, float $now, string $path, string $why): float
@@ -86,15 +131,22 @@ final readonly class ScaleQuestion
         if (($factor >= self::FAR || $factor <= 1 / self::FAR) && self::isLeavened($judgement)) {
             $warnings[] = 'Leaven does not scale straight: look early, and note how it rose.';
         }
+        if ($this->by->way === 'tin') {
+            $warnings[] = self::isLeavened($judgement) ? 'Fills your tin to about '.round(100 * self::LEAVENED).' %: the leaven raises it to the rim.' : 'Fills your tin to the depth you gave: nothing in it rises.';
+
+            return [...$warnings, ...$this->large($factor)];
+        }
         $cut = $this->question->cut();
         if (($cut->lies() === Lies::AsSheet || $cut->shape() === 'slices') && abs($factor - 1) > 0.1) {
             $warnings[] = 'In the same tin it stands '.Figure::of($factor).' times as deep, and takes longer: take a tin of '.Figure::of($factor).' times the area.';
         }
-        if ($factor > self::FAR) {
-            $warnings[] = 'A large batch wants a mixer, and may need two bowls.';
-        }
+        return [...$warnings, ...$this->large($factor)];
+    }
 
-        return $warnings;
+    /** @return list<string> */
+    private function large(float $factor): array
+    {
+        return $factor > self::FAR ? ['A large batch wants a mixer, and may need two bowls.'] : [];
     }
 
     private static function isLeavened(Judgement $judgement): bool

@@ -124,9 +124,28 @@ final class Scaled
                 return null;
             }
             $new = trim($new);
+
+            return self::agreeing(trim(substr($line->clean, 0, $span[0]).$new.substr($line->clean, $span[0] + $span[1])), $line, $amount->quantity->best, $quantity);
         }
 
         return trim(substr($line->clean, 0, $span[0]).$new.substr($line->clean, $span[0] + $span[1]));
+    }
+
+    /** "1 eggs" is one egg, "2 egg" are two eggs: the food's own word follows its number. */
+    private static function agreeing(string $text, ReadLine $line, float $was, float $is): string
+    {
+        $foods = array_values(array_filter($line->words, static fn (array $word): bool => $word['role'] === 'ingredient'));
+        if (($was > 1.0) === ($is > 1.0) || $foods === []) {
+            return $text;
+        }
+        $phrase = substr($line->clean, $foods[0]['from'], $foods[0]['length']);
+        $words = explode(' ', $phrase);
+        $noun = (string) array_pop($words);
+        $other = $is > 1.0
+            ? (preg_match('/(s|sh|ch|x|o)$/i', $noun) === 1 ? "{$noun}es" : (preg_match('/[^aeiou]y$/i', $noun) === 1 ? substr($noun, 0, -1).'ies' : "{$noun}s"))
+            : (string) preg_replace(['/([^aeiou])ies$/i', '/(o|sh|ch|x)es$/i', '/([^s])s$/i'], ['$1y', '$1', '$1'], $noun, 1);
+
+        return (string) preg_replace('/\b'.preg_quote($phrase, '/').'\b/', implode(' ', [...$words, $other]), $text, 1);
     }
 
     /** The amounts taken out and grams put in their place. */

@@ -471,3 +471,36 @@ it('takes of a treat of the week what it takes of a recipe, confirmations too', 
         expect(Asking::json('week', ($body)))->toHaveKey('version');
     }
 });
+
+it('keeps a number and its food in agreement', function (string $line, float $factor, string $to): void {
+    $answer = asked('scale', ['by' => ['factor' => $factor]], "200 g oat flour\n$line\n100 g water");
+    expect($answer['recipeText'])->toContain($to);
+})->with([
+    ['2 eggs', 0.5, "\n1 egg\n"],
+    ['2 large eggs, beaten', 0.5, '1 large egg, beaten'],
+    ['1 egg', 2.0, '2 eggs'],
+    ['1 large egg', 3.0, '3 large eggs'],
+    ['2 medium carrots, grated', 0.5, '1 medium carrot, grated'],
+    ['1 medium carrot, grated', 2.0, '2 medium carrots, grated'],
+    ['1 egg', 0.5, '25 g beaten egg'],
+    ['3 eggs', 0.5, '75 g beaten egg'],
+]);
+
+it('makes the pieces that were asked for, or says what it makes', function (float $pieces): void {
+    $cut = ['shape' => 'round', 'diameterMm' => 30, 'thicknessMm' => 6];
+    $text = "2 cups oat flour\n1 large egg\n1/3 cup water\n1 tbsp rapeseed oil";
+    $answer = asked('scale', ['by' => ['pieces' => $pieces], 'cut' => $cut], $text);
+    $count = floor(answer($answer['recipeText'], ['cut' => $cut])['piece']['count']['best'] + 1e-6);
+    expect($count === $pieces || str_contains(implode(' ', $answer['warnings']), 'It makes about '.(int) round($count).' pieces') || str_contains(implode(' ', $answer['warnings']), 'pieces, not'))->toBeTrue("$count for $pieces");
+    expect($count)->toBeGreaterThanOrEqual(0.95 * $pieces)->toBeLessThanOrEqual(1.05 * $pieces);
+})->with([24.0, 60.0, 100.0, 120.0, 33.0]);
+
+it('leaves a leavened batter room to rise, and speaks of the tin that was given', function (): void {
+    $tin = static fn (string $more): array => asked('scale', ['by' => ['tin' => ['diameterMm' => 200, 'depthMm' => 50]], 'cut' => ['shape' => 'slices', 'count' => 8], 'bake' => ['texture' => 'cake']], "200 g plain flour\n300 g mashed banana\n2 eggs$more");
+    $ml = M_PI / 4 * 20 ** 2 * 5;
+    [$flat, $risen] = [$tin(''), $tin("\n2 tsp baking powder")];
+    $volume = static fn (array $answer): float => answer($answer['recipeText'])['batch']['doughGrams']['best'] / 1.05;
+    expect($volume($flat))->toEqualWithDelta($ml, 0.08 * $ml)
+        ->and($volume($risen))->toEqualWithDelta(0.7 * $ml, 0.08 * $ml)
+        ->and(implode(' ', $risen['warnings']))->toContain('Fills your tin to about 70 %')->not->toContain('times the area');
+});
