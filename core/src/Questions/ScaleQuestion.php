@@ -140,6 +140,7 @@ final readonly class ScaleQuestion
         if (($cut->lies() === Lies::AsSheet || $cut->shape() === 'slices') && abs($factor - 1) > 0.1) {
             $warnings[] = 'In the same tin it stands '.Figure::of($factor).' times as deep, and takes longer: take a tin of '.Figure::of($factor).' times the area.';
         }
+
         return [...$warnings, ...$this->large($factor)];
     }
 

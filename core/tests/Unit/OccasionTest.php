@@ -37,6 +37,10 @@ it('takes words for an amount, and refuses what nobody can tell', function (): v
         ->and(feast(['dog' => 'Bosun', 'pieces' => 'one of twenty-four slices'], $dogs)['party'][0]['pieces'] ?? null)->not->toBeNull();
 })->throws(RequestRefused::class);
 
+it('refuses an amount that cannot be, at its place', function (mixed $pieces): void {
+    expect(fn () => feast(['dog' => 'Bosun', 'pieces' => $pieces], [dog('Bosun')]))->toThrow(fn (RequestRefused $e) => expect($e->path)->toBe('/occasion/pieces'));
+})->with([[0], [-1], [1000.5], [true], ['x'], [''], [[1]]]);
+
 it('spreads a healthy dog\'s fat over the borrowed days, and no illness\'s', function (): void {
     $rich = "200 g plain flour\n150 g butter\n3 eggs\n100 g full-fat cream cheese";
     $healthy = feast(['dog' => 'Rex', 'pieces' => 1], [dog('Rex', ['weightKg' => 15])], $rich);

@@ -186,3 +186,20 @@ it('knows what a kitchen\'s own food can do by its groups', function (string $gr
     ['baking-leavener', 'leaven'],
     ['salt', 'flavour'],
 ]);
+
+it('says of no swap what its mending says: how wet the dough becomes', function (): void {
+    foreach (table('swaps') as $row) {
+        expect($row['note'])->not->toMatch('/liquid|hold back|add (a little )?water/', $row['out'].' -> '.$row['in']);
+    }
+});
+
+it('never speaks of more and of less liquid in one breath', function (): void {
+    foreach (["250 g whole wheat flour\n100 g butter\n1 egg\n60 g water", "200 g coconut flour\n4 eggs\n200 g milk", "300 g plain flour\n80 g honey\n120 g milk", "250 g oat flour\n100 g peanut butter\n110 g water"] as $text) {
+        for ($line = 0; $line < 3; $line++) {
+            foreach (swapsFor($text, $line, ['dogs' => [dog()]])['candidates'] as $one) {
+                $said = $one['reason'].' '.$one['mending'];
+                expect(preg_match('/more/', (string) $one['mending']) === 1 && preg_match('/held back|less liquid/', $said) === 1)->toBeFalse($said);
+            }
+        }
+    }
+});
