@@ -84,7 +84,8 @@ final readonly class Ration
         }
         $pieces = $budgetPieces ?? 0.0;
         $aDay = $perPiece * $pieces + $dose->already($dog);
-        $value = $dose->inUnit($aDay, $batch->pieceKcal->best * $pieces + ($dog->alreadyToday['kcal'] ?? 0.0), $dog, $dailyKcal);
+        // energy that nobody knows thins no density
+        $value = $dose->inUnit($aDay, max(0.0, $batch->pieceKcal->best - $batch->pieceUnknownKcal) * $pieces + ($dog->alreadyToday['kcal'] ?? 0.0), $dog, $dailyKcal);
         $level = match (true) {
             $holds => Level::Limit,
             $value !== null && $aDay > $dose->floorPerDay($dog) && $value > $dose->caution * (1 + 1e-9) => Level::Caution,

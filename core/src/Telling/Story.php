@@ -38,7 +38,9 @@ final class Story
     {
         $made = ['Dough: '.self::mass($dough->grams).' with '.Figure::of($dough->substances['waterG'] ?? 0.0).' g of water in it.'];
         if ($dough->wetness !== null) {
-            $made[] = 'Wetness: the water ÷ what the flours take up = '.number_format($dough->wetness, 2).'. '.ucfirst($dough->feel()->feel ?? '').': '.($dough->feel()->sign ?? '').'.';
+            $made[] = 'Wetness: the free liquid ÷ what the flours take up = '.number_format($dough->wetness, 2).'. '.ucfirst($dough->feel()->feel ?? '').': '.($dough->feel()->sign ?? '').'.';
+        } elseif ($dough->binding !== null) {
+            $made[] = 'Meat is the body: '.round(100 * $dough->binding).' g of dry binder on 100 g of meat. '.ucfirst($dough->feel()->feel ?? '').': '.($dough->feel()->sign ?? '').'.';
         }
         $made[] = 'Out of the oven: '.self::mass($baked).'. The solids stay, the water leaves; the energy stays: '.Figure::of($kcal->best).' kcal.';
 
