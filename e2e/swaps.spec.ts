@@ -88,7 +88,7 @@ test('a recipe that is clear is changed towards a goal; an impossible goal is sa
 test('too wet or too dry under the hand is mended in kitchen units', async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups oat flour\n1 large egg\n1/2 cup water')
-    await page.getByText('Too wet, too dry?').click()
+    await page.getByText('Right for what you make of it?').click()
     await page.getByLabel('Under your hand it').selectOption('tacky, drop or ball')
     await expect(page.getByText(/Work in .* oat flour/)).toBeVisible()
 })

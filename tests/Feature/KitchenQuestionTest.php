@@ -298,7 +298,7 @@ it('brings a kitchen\'s own swap with its ratio and its note, and a dog\'s weigh
     $id = keptDog('Quill')['id'];
     test()->postJson('/api/own-swaps', ['out' => 'butter-salted', 'in' => 'coconut-oil', 'ratio' => 0.31, 'rating' => 'good', 'note' => 'quay trick'])->assertCreated();
     $answer = (string) test()->postJson('/api/ask/swaps', ['recipe' => ['text' => "200 g oat flour\n100 g butter\n1 egg"], 'line' => 1])->assertOk()->getContent();
-    expect($answer)->toContain('Quay trick.')->toContain('"31 g coconut oil"');
+    expect($answer)->toContain('quay trick.')->toContain('"31 g coconut oil"');
     test()->postJson("/api/dogs/$id/weighings", ['on' => now()->subDays(40)->format('Y-m-d'), 'kg' => 9.75])->assertCreated();
     expect((string) test()->postJson('/api/ask/profile', ['dog' => $id])->assertOk()->getContent())->toContain('9.75');
 });

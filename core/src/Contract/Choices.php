@@ -50,6 +50,7 @@ final class Choices
             'roles' => array_map(static fn (Role $role): array => ['id' => $role->value, 'name' => $role->label()], Role::cases()),
             'processes' => array_map(static fn (Process $process): array => ['id' => $process->id(), 'name' => $process->label()], Processes::all()),
             'feels' => array_map(static fn (Feel $row): array => ['feel' => $row->feel, 'word' => $row->word, 'below' => $row->below], Feel::all()),
+            'feelsOfMeat' => array_map(static fn (Feel $row): array => ['feel' => $row->feel, 'word' => $row->word, 'below' => $row->below], Feel::allOfMeat()),
             'cups' => array_map(static fn (string $units): array => [
                 'units' => $units, 'cupMl' => Unit::millilitres($units, 'cup'), 'tablespoonMl' => Unit::millilitres($units, 'tbsp'),
             ], Unit::SYSTEMS),

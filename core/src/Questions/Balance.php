@@ -20,7 +20,7 @@ final readonly class Balance
     /**
      * @param  int  $meatRow  row of the text
      * @param  list<BalancePoint>  $points  more meat from one to the next
-     * @param  int  $now  the point that is nearest to what is written
+     * @param  int  $now  the point of what is written
      * @param  ?int  $stops  the last point from which more meat no longer holds; null where it always holds, or never does
      */
     private function __construct(public int $meatRow, public int $flourRow, public array $points, public int $now, public ?int $stops, public string $says) {}
@@ -34,10 +34,11 @@ final readonly class Balance
         }
         $sum = $meat->grams->best + $flour->grams->best;
         $points = [];
-        $now = 0;
         $stops = null;
+        // what is written stands among the steps as it is
+        $now = min(self::STEPS - 1, max(0, (int) round((self::STEPS + 1) * $meat->grams->best / $sum) - 1));
         foreach (range(1, self::STEPS) as $step) {
-            $meatGrams = 5 * round($sum * $step / (self::STEPS + 1) / 5);
+            $meatGrams = $step - 1 === $now ? $meat->grams->best : 5 * round($sum * $step / (self::STEPS + 1) / 5);
             $flourGrams = $sum - $meatGrams;
             $changed = array_map(static fn (Weighed $one): Weighed => match ($one) {
                 $meat => $one->times($meatGrams / $meat->grams->best), $flour => $one->times($flourGrams / $flour->grams->best), default => $one,
@@ -48,22 +49,27 @@ final readonly class Balance
                 $meatGrams, $flourGrams, $writer->write($meat->ingredient->id, $meatGrams, $recipe->lines[$meat->line]),
                 $writer->write($flour->ingredient->id, $flourGrams, $recipe->lines[$flour->line]), $feel?->feel, $holds,
             );
-            $now = abs($meatGrams - $meat->grams->best) < abs($points[$now]->meatGrams - $meat->grams->best) ? $step - 1 : $now;
             $stops = $holds ? $step - 1 : $stops;
         }
         $stops = $stops === self::STEPS - 1 ? null : $stops;
 
-        return new self($recipe->lines[$meat->line]->place->row, $recipe->lines[$flour->line]->place->row, $points, $now, $stops, self::told($points, $stops, $meat, $flour));
+        return new self($recipe->lines[$meat->line]->place->row, $recipe->lines[$flour->line]->place->row, $points, $now, $stops, self::told($points, $stops, self::said($meat), self::said($flour)));
     }
 
     /** @param  list<BalancePoint>  $points */
-    private static function told(array $points, ?int $stops, Weighed $meat, Weighed $flour): string
+    private static function told(array $points, ?int $stops, string $meat, string $flour): string
     {
         if ($stops === null) {
-            return $points[0]->holds ? 'It holds however little flour is left.' : "However it is shared, {$meat->ingredient->name} and {$flour->ingredient->name} make no dough that holds by itself: press it into a tray.";
+            return $points[0]->holds ? 'It holds however little flour is left.' : "However it is shared, $meat and $flour make no dough that holds by itself: press it into a tray.";
         }
 
-        return 'It holds up to '.round($points[$stops]->meatGrams).' g '.$meat->ingredient->name.' on '.round($points[$stops]->flourGrams).' g '.$flour->ingredient->name.'; with more meat it is spread, not shaped.';
+        return 'It holds up to '.round($points[$stops]->meatGrams)." g $meat on ".round($points[$stops]->flourGrams)." g $flour; with more meat it is spread, not shaped.";
+    }
+
+    /** "minced turkey" of "minced turkey, raw". */
+    private static function said(Weighed $one): string
+    {
+        return explode(',', $one->ingredient->name)[0];
     }
 
     /** @param  callable(Weighed): bool  $is */

@@ -69,9 +69,9 @@ final readonly class OccasionQuestion
         $days = $byFat === null || $byFat <= 0.0 ? $days : max($days, (int) ceil($this->pieces / $byFat - 1 - 1e-9));
         $food = $this->dog->foodKcalPer100g;
         $mealKcal = min($spent, self::MEAL_SHARE * $ration->energy->dailyKcal->best);
-        $says = Figure::of($this->pieces)." for $name: ".Figure::of($spent).' kcal against '.Figure::of($today).' left today'
+        $says = Figure::of($this->pieces)." for $name: ".Figure::rough($spent).' kcal against '.Figure::rough($today).' left today'
             .($days === 0 ? '. Nothing is borrowed.' : '; then '.($days === 1 ? 'one day' : "$days days").' without other treats.')
-            .($food === null ? '' : ' Hold back '.Figure::grams(100 * $mealKcal / $food).' of its food that day'.($mealKcal < $spent ? ', a quarter of it and no more.' : '.'));
+            .($food === null ? '' : ' Hold back '.max(1.0, round(100 * $mealKcal / $food)).' g of its food that day'.($mealKcal < $spent ? ', a quarter of it and no more.' : '.'));
 
         return new OccasionAnswer(
             true, null, min($most, $byBudget) === INF ? $this->pieces : Ration::quarters(min($most, $byBudget)), $spent, $budget, $days, $food === null ? null : 100 * $mealKcal / $food, $says,

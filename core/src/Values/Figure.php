@@ -38,6 +38,12 @@ final class Figure
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
+    /** What is worked out of other figures and said in a sentence: no finer than it is known. */
+    public static function rough(float $value): string
+    {
+        return self::written($value, $value >= 20 ? 0 : ($value >= 2 ? 1 : self::decimals($value)));
+    }
+
     /** For advice: to five grams from twenty on, to one below. */
     public static function roughGrams(float $grams): string
     {

@@ -637,6 +637,7 @@ export interface Ration {
     ifCleared: number | null
     heldBy:
         | 'budget'
+        | 'unknown-energy'
         | 'sodium'
         | 'fat'
         | 'added-sugar'
@@ -657,6 +658,7 @@ export interface Ration {
     limits: {
         code:
             | 'budget'
+            | 'unknown-energy'
             | 'sodium'
             | 'fat'
             | 'added-sugar'
@@ -759,6 +761,10 @@ export interface HeatStage {
     fahrenheit: number | null
     gasMark: string | null
     sign: string
+    /**
+     * turning or stirring; null where none is needed
+     */
+    turn: string | null
 }
 
 export interface SheetPlan {
@@ -1150,6 +1156,10 @@ export interface Choices {
     standingWords: string
     dataVersion: string
     feels: Feel[]
+    /**
+     * of a dough whose body is meat or fish, the loosest first
+     */
+    feelsOfMeat: Feel[]
 }
 
 export interface Shape {
@@ -1597,6 +1607,22 @@ export interface RescuePlan {
     cost: number
     optimal: boolean
     servedDogIds?: (string | null)[]
+    /**
+     * dogs that it serves once the labels it asks for were read
+     */
+    afterLabels: string[]
+    afterLabelIds?: (string | null)[]
+    /**
+     * cut it so instead; null: as it was
+     */
+    cut: AnyCut | null
+    bake: {
+        texture: string
+    } | null
+    /**
+     * what it adds to the batch or takes from it, as a share
+     */
+    batchChange: number
 }
 
 export interface Change {
@@ -1838,14 +1864,36 @@ export interface DoughRequest {
 export interface DoughAnswer {
     version: 1
     wetness: number | null
+    feels: string | null
+    wants: string | null
+    fits: boolean | null
     add: DoughAdd | null
     says: string
+    balance: DoughBalance | null
 }
 
 export interface DoughAdd {
     ingredient: string
     grams: number
     text: string
+}
+
+export interface DoughBalance {
+    meatRow: number
+    flourRow: number
+    points: BalancePoint[]
+    now: number
+    stops: number | null
+    says: string
+}
+
+export interface BalancePoint {
+    meatGrams: number
+    flourGrams: number
+    meatText: string
+    flourText: string
+    feel: string | null
+    holds: boolean
 }
 
 export interface SizeRequest {
@@ -2200,9 +2248,22 @@ export interface OccasionRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * one dog with its pieces, or all dogs of a party; a dog of a party without pieces gets one, or what it may have of it
+     */
     occasion: {
-        dog: string
-        pieces: number
+        dog?: string
+        /**
+         * how many, or words for it: "half a slice", "one of six slices", "a sixth"
+         */
+        pieces?: number | string
+        /**
+         * @maxItems 50
+         */
+        dogs?: {
+            dog: string
+            pieces?: number | string | null
+        }[]
     }
     /**
      * @maxItems 1000
@@ -2224,6 +2285,41 @@ export interface OccasionAnswer {
     daysWithout: number | null
     holdBackGrams: number | null
     says: string
+    party: PartyGuest[]
+    /**
+     * the cut plan: who gets which part of which slice
+     */
+    slices: PartySlice[]
+    /**
+     * of the whole
+     */
+    pieces: number
+    leftPieces: number
+}
+
+export interface PartyGuest {
+    dog: string
+    dogId?: string | null
+    pieces: number
+    without: string[]
+    possible: boolean
+    why: string | null
+    mostPieces: number
+    kcal: number | null
+    budgetKcal: number | null
+    daysWithout: number | null
+    holdBackGrams: number | null
+    says: string
+}
+
+export interface PartySlice {
+    number: number
+    parts: {
+        dog: string
+        dogId: string | null
+        share: number
+        without: string[]
+    }[]
 }
 
 export interface WeekRequest {
@@ -2319,6 +2415,7 @@ export interface DogOfWeek {
     heldBy: string | null
     treats: TreatOfDog[]
     dogId?: string
+    cares: string[]
 }
 
 export interface TreatOfDog {
@@ -2339,6 +2436,11 @@ export interface TreatOfWeek {
     kcalPerPiece: number
     daysItLasts: number | null
     until: string | null
+    /**
+     * days unfrozen
+     */
+    keepsDays: number
+    says: string | null
 }
 
 export interface GiveAwayRequest {
@@ -2484,6 +2586,10 @@ export interface ProfileAnswer {
     assumed: string[]
     questions: string[]
     growth: Growth | null
+    /**
+     * what its body asks of every treat
+     */
+    cares: string[]
 }
 
 export interface School {

@@ -54,7 +54,7 @@ async function change(fields: { temperature: 'C' | 'F' } | { ovenFan: boolean })
                 <strong>{{ stage.does }}</strong>
                 <span v-if="stage.celsius !== null" class="heat__dial">{{ isFahrenheit ? `${stage.fahrenheit} °F` : `${stage.celsius} °C` }}<template v-if="heat.fan"> fan</template><template v-if="stage.gasMark !== null && !heat.fan">, gas {{ stage.gasMark }}</template></span>
                 <span class="heat__time">{{ span(stage.minutesLow, stage.minutesHigh) }}</span>
-                <span class="hint">First look at {{ span(stage.firstLookMinutes, stage.firstLookMinutes) }}. Done: {{ stage.sign }}.</span>
+                <span class="hint">First look at {{ span(stage.firstLookMinutes, stage.firstLookMinutes) }}.<template v-if="stage.turn !== null">{{ ` ${stage.turn.charAt(0).toUpperCase()}${stage.turn.slice(1)}.` }}</template> Done: {{ stage.sign }}.</span>
             </li>
         </ol>
         <p v-if="order.length > 1">Out of the oven in this order: <template v-for="(one, n) in order" :key="one.name">{{ n > 0 ? ', then ' : '' }}<strong>{{ one.name }}</strong> after {{ one.time }}</template>.</p>

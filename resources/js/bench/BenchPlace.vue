@@ -13,6 +13,7 @@ import FeelStrip from './FeelStrip.vue'
 import OpenSheets from './OpenSheets.vue'
 import PaperSheet from './PaperSheet.vue'
 import { METHOD_ROW } from './paper/document'
+import PartyPlan from '../feeding/PartyPlan.vue'
 import PieceDrawing from './PieceDrawing.vue'
 import RationPlate from './RationPlate.vue'
 import { useQuestion } from './useQuestion'
@@ -167,6 +168,7 @@ useEventListener(document, 'keydown', (event) => {
                         </ul>
                         <p v-if="answer.batch.leftGrams >= 1" class="hint">{{ grams(answer.batch.leftGrams) }} of dough fill no whole piece.</p>
                         <FeelStrip :batch="answer.batch" />
+                        <PartyPlan v-if="answer.rations.length > 1" />
                     </template>
                     <CutChooser v-model:cut="cut" v-model:texture="texture" :answer="answer" :refusal="refusal" :oddity="answer?.portions?.find((one) => one.name === null)?.oddity ?? null" />
                     <p v-if="sheet.portions.length > 0" class="hint">This dough is cut in {{ sheet.portions.length + 1 }} portions; the cut above is for what is left.</p>

@@ -21,6 +21,8 @@ function choose(shape: string): void {
     const next: Record<string, unknown> = { shape }
     for (const size of shapeOf({ shape }, shapes.value)?.sizes ?? []) next[size.key] = sizes.value[size.key] ?? size.start
     cut.value = next as unknown as Cut
+    // nobody bakes a cake until it snaps; another texture is a choice of its own
+    if (shape === 'slices' && texture.value === 'biscuit') texture.value = 'cake'
 }
 
 function resize(key: string, value: number | null): void {

@@ -4,38 +4,47 @@ import { api } from '../api/client'
 import type { DoughAnswer, FormulateAnswer } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 import { useAsked } from '../ui/useAsked'
+import BalanceSlider from './BalanceSlider.vue'
 import { useQuestion } from './useQuestion'
 
-/** From crumbs to batter: where this dough stands. */
+/** From crumbs to batter, or from loose to firm where meat is the body: where this dough stands, and what a hand would do about it. */
 const props = defineProps<{ batch: FormulateAnswer['batch'] }>()
 
 const kitchen = useKitchen()
 const { question } = useQuestion()
+const opened = ref(false)
 const felt = ref('')
-const wanted = ref('rolls cleanly')
+const wanted = ref('')
 const { answer: advice, problem, stale } = useAsked<DoughAnswer>({
-    of: [felt, wanted, () => props.batch],
+    of: [opened, felt, wanted, () => props.batch],
     ask: (signal) => {
         const asked = question()
 
-        return asked === null || felt.value === '' ? null : api.dough({ ...asked, feels: felt.value, wants: wanted.value }, signal)
+        return asked === null || !opened.value ? null : api.dough({ ...asked, ...(felt.value === '' ? {} : { feels: felt.value }), ...(wanted.value === '' ? {} : { wants: wanted.value }) }, signal)
     },
 })
 
 /** Where the strip of drawn classes begins and ends: the first and the last have no bound of their own. */
-const [DRAWN_FROM, DRAWN_TO] = [0.4, 2.4]
-const feels = computed(() => kitchen.choices?.feels ?? [])
+const [DRAWN_FROM, DRAWN_TO] = [0.4, 2.6]
+const ofMeat = computed(() => kitchen.choices?.feelsOfMeat ?? [])
+const isMeat = computed(() => ofMeat.value.some((one) => one.feel === props.batch.feel))
+const feels = computed(() => isMeat.value ? ofMeat.value : kitchen.choices?.feels ?? [])
 const stops = computed(() => feels.value.map((one) => ({ upTo: Math.min(one.below, DRAWN_TO), word: one.word })))
+const width = computed(() => 600 / Math.max(1, stops.value.length))
 
 /** Each class has the same width on the strip; the needle stands where the wetness falls inside its class. */
 const place = computed(() => {
     const wetness = props.batch.wetness
+    if (isMeat.value) {
+        const index = feels.value.findIndex((one) => one.feel === props.batch.feel)
+        return { index, at: (index + 0.5) * width.value }
+    }
     if (wetness === null) return null
     let from = DRAWN_FROM
     for (const [index, stop] of stops.value.entries()) {
         if (wetness < stop.upTo || index === stops.value.length - 1) {
             const inside = Math.min(1, Math.max(0, (wetness - from) / (stop.upTo - from)))
-            return { index, percent: (index + inside) * (100 / stops.value.length) }
+            return { index, at: (index + inside) * width.value }
         }
         from = stop.upTo
     }
@@ -49,18 +58,19 @@ const place = computed(() => {
         <figcaption><strong>{{ batch.feel ?? 'No flour to judge a dough by' }}</strong><span v-if="batch.explain?.sign"> — {{ batch.explain.sign }}</span></figcaption>
         <svg v-if="place !== null" viewBox="0 0 600 44" class="feel__strip" aria-hidden="true">
             <g v-for="(stop, index) in stops" :key="stop.word">
-                <rect :x="index * 100 + 1" y="14" width="98" height="10" rx="5" :class="{ now: place.index === index }" />
-                <text :x="index * 100 + 50" y="40" text-anchor="middle" :class="{ now: place.index === index }">{{ stop.word }}</text>
+                <rect :x="index * width + 1" y="14" :width="width - 2" height="10" rx="5" :class="{ now: place.index === index }" />
+                <text :x="(index + 0.5) * width" y="40" text-anchor="middle" :class="{ now: place.index === index }">{{ stop.word }}</text>
             </g>
-            <path :d="`M${place.percent * 6} 14 l-7 -13 h14 z`" class="needle" />
+            <path :d="`M${place.at} 14 l-7 -13 h14 z`" class="needle" />
         </svg>
-        <details class="assumed"><summary>Too wet, too dry?</summary>
+        <details class="assumed" @toggle="opened = ($event.target as HTMLDetailsElement).open"><summary>Right for what you make of it?</summary>
             <div class="fields">
-                <label class="plain"><span>Under your hand it</span><select v-model="felt"><option value="">choose</option><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
-                <label class="plain"><span>You want</span><select v-model="wanted"><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
+                <label class="plain"><span>Under your hand it</span><select v-model="felt"><option value="">is as worked out</option><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
+                <label class="plain"><span>You want</span><select v-model="wanted"><option value="">what the cut wants</option><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
             </div>
             <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
             <p v-if="advice !== null && !stale" role="status">{{ advice.says }}</p>
+            <BalanceSlider v-if="advice !== null && advice.balance !== null && !stale" :balance="advice.balance" />
         </details>
     </figure>
 </template>

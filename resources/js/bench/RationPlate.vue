@@ -3,10 +3,9 @@ import { computed, ref, watch } from 'vue'
 import type { FormulateAnswer, Ration } from '../api/types.generated'
 import { api } from '../api/client'
 import { wordsOf } from '../kitchen/useKitchen'
-import { figure, pieces } from '../ui/format'
+import { pieces } from '../ui/format'
 import { told } from '../ui/levels'
 import FindingMark from '../ui/FindingMark.vue'
-import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { LEVELS } from '../ui/levels'
 import FindingCard from './FindingCard.vue'
@@ -35,15 +34,15 @@ const wouldFit = computed(() => {
 
 const { question, answer } = useQuestion()
 const { goesWithout, toggleWithout } = useParts()
-const wanted = ref<number | null>(null)
+const wanted = ref('')
 const occasion = ref<string | null>(null)
 
 async function askOccasion(): Promise<void> {
     const [asked, pieces] = [question(), wanted.value]
-    if (asked === null || pieces === null) return
+    if (asked === null || pieces.trim() === '') return
     let says: string
     try {
-        says = (await api.occasion({ ...asked, occasion: { dog: props.ration.dogId ?? props.ration.dog, pieces } })).says
+        says = (await api.occasion({ ...asked, occasion: { dog: props.ration.dogId ?? props.ration.dog, pieces: pieces.trim() } })).says
     } catch (error) {
         says = wordsOf(error)
     }
@@ -73,7 +72,7 @@ const words = computed(() => {
         </button>
         <PieceDots class="ration__pieces" :count="ghost ? ifCleared : shown" :ghost="ghost" />
         <p class="ration__held">
-            <template v-if="verdict?.cleared">held by {{ ration.explain?.shows }}<template v-if="ration.holdBackGrams !== null && ration.holdBackGrams > 0"> · hold back {{ figure(ration.holdBackGrams) }} g of its meal</template></template>
+            <template v-if="verdict?.cleared">held by {{ ration.explain?.shows }}<template v-if="ration.holdBackGrams !== null && ration.holdBackGrams > 0"> · hold back {{ Math.max(1, Math.round(ration.holdBackGrams)) }} g of its meal</template></template>
             <template v-else-if="notes.length === 0">waits for what is marked on the sheet</template>
         </p>
         <p v-if="notes.length > 0" class="ration__notes">
@@ -93,8 +92,8 @@ const words = computed(() => {
             <p v-if="wouldFit !== null">Too rich for {{ ration.dog }}: {{ wouldFit }} would go, one a day.</p>
             <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
             <form v-if="verdict?.cleared" class="fields" @submit.prevent="askOccasion">
-                <NumberField label="A birthday? Pieces that day" :short="false" :value="wanted" :above="0" of="high" live @meant="wanted = $event" />
-                <v-btn type="submit" variant="tonal" :disabled="wanted === null">What that takes</v-btn>
+                <label class="plain"><span>A birthday? How much that day</span><input v-model="wanted" placeholder="half a slice, a sixth, 3" maxlength="80" /></label>
+                <v-btn type="submit" variant="tonal" :disabled="wanted.trim() === ''">What that takes</v-btn>
             </form>
             <p v-if="occasion !== null" role="status">{{ occasion }}</p>
         </div>

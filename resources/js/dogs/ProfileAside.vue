@@ -55,6 +55,7 @@ async function unweigh(id: string): Promise<void> {
             <p><strong>{{ answer.stage }}</strong>. {{ answer.stageWhy }}</p>
             <p v-if="answer.idealSays !== null">{{ answer.idealSays }}</p>
             <p v-if="answer.breedNote !== null">{{ answer.breedNote }}</p>
+            <ul v-if="answer.cares.length > 0" class="profile__cares" aria-label="What its body asks of every treat"><li v-for="one in answer.cares" :key="one">{{ one }}</li></ul>
             <div class="profile__schools">
                 <div v-for="school in answer.schools" :key="school.school" class="school" :class="{ 'school--chosen': school.chosen }">
                     <h3>{{ school.name }}</h3>

@@ -96,12 +96,12 @@ function print(): void {
         <p v-if="chosen.length === 0">Choose what is in the jar.</p>
         <p v-else-if="kitchen.atTable.length === 0">No dog is at the table. <router-link to="/bench">Seat one.</router-link></p>
         <template v-if="answer !== null && answer.dogs.length > 0">
-            <p v-if="answer.from !== null" class="chart__from">From {{ day(answer.from) }}<template v-for="treat in answer.treats" :key="treat.treat"><br />{{ treat.treat }}: <template v-if="treat.daysItLasts === null">nobody has any</template><template v-else-if="treat.until === null">does not last a day</template><template v-else>{{ treat.pieces }} pieces, until {{ day(treat.until) }} ({{ treat.daysItLasts }} day{{ treat.daysItLasts === 1 ? '' : 's' }}), or as long as it keeps</template></template></p>
+            <p v-if="answer.from !== null" class="chart__from">From {{ day(answer.from) }}<template v-for="treat in answer.treats" :key="treat.treat"><br />{{ treat.treat }}: <template v-if="treat.daysItLasts === null">nobody has any</template><template v-else-if="treat.until === null">does not last a day</template><template v-else>{{ treat.pieces }} pieces, until {{ day(treat.until) }} ({{ treat.daysItLasts }} day{{ treat.daysItLasts === 1 ? '' : 's' }} of them)<template v-if="treat.says !== null">{{ `. ${treat.says}` }}</template></template></template></p>
             <table class="chart__table" :class="{ 'said-before': late }">
                 <thead><tr><th scope="col">Each day</th><th v-for="treat in answer.treats" :key="treat.treat" scope="col">{{ treat.treat }}</th><th scope="col">hold back</th></tr></thead>
                 <tbody>
                     <tr v-for="dog in answer.dogs" :key="dog.dog">
-                        <th scope="row">{{ dog.dog }}<small v-if="dog.budgetKcal !== null">{{ figure(dog.kcal) }} of {{ figure(dog.budgetKcal) }} kcal</small></th>
+                        <th scope="row">{{ dog.dog }}<small v-if="dog.budgetKcal !== null">{{ figure(dog.kcal) }} of {{ figure(dog.budgetKcal) }} kcal</small><small v-for="care in dog.cares" :key="care" class="chart__care">{{ care }}</small></th>
                         <td v-for="treat in dog.treats" :key="treat.treat">
                             <template v-if="treat.piecesPerDay > 0"><strong>{{ pieces(treat.piecesPerDay) }}</strong> <PieceDots :count="treat.piecesPerDay" /><small v-if="treat.ramp.length > 0">new to it: <template v-for="(one, n) in treat.ramp" :key="one.days">{{ n > 0 ? '; ' : '' }}{{ one.days }} {{ pieces(one.pieces) }}</template></small></template>
                             <template v-else><strong>none</strong><small>{{ treat.why }}</small></template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { api } from '../api/client'
-import type { FormulateAnswer, RescueAnswer } from '../api/types.generated'
+import type { Cut, FormulateAnswer, RescueAnswer } from '../api/types.generated'
 import { joined } from '../bench/paper/document'
 import { proposed } from '../bench/paper/fields'
 import { useQuestion } from '../bench/useQuestion'
-import { useSheet } from '../bench/useSheet'
+import { useSheet, type Sheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import { figure, pieces } from '../ui/format'
@@ -19,7 +19,9 @@ const emit = defineEmits<{ close: [] }>()
 const { sheet, paper, takeSwap } = useSheet()
 const { answer, question } = useQuestion()
 
+/** What people name first; the rest behind a fold. */
 const PLAIN: [string, string][] = [['gluten-free', 'gluten-free'], ['grain-free', 'grain-free'], ['egg-free', 'egg-free'], ['dairy-free', 'dairy-free'], ['low-fat', 'low in fat'], ['low-sodium', 'low in salt'], ['single-protein', 'one animal only'], ['meat-first', 'meat stays first']]
+const MORE: [string, string][] = [['smaller', 'smaller pieces'], ['softer', 'softer'], ['harder', 'harder'], ['no-added-sugar', 'without added sugar'], ['low-purine', 'low in purines'], ['low-oxalate', 'low in oxalate'], ['low-phosphorus', 'low in phosphorus'], ['novel-protein', 'a protein few dogs have met'], ['nut-free', 'without nuts'], ['soy-free', 'without soya'], ['vegetarian', 'without meat and fish']]
 const kitchen = useKitchen()
 const goals = ref<string[]>([])
 const fewer = ref<number | null>(null)
@@ -63,7 +65,7 @@ async function show(): Promise<void> {
     paper.dispatch({ effects: proposed.of(way === null ? null : joined({ text: way.recipeText, steps: way.steps })) })
     if (request === null || way === null) return
     try {
-        const given = await api.formulate({ ...request, recipe: { ...request.recipe, text: way.recipeText, steps: way.steps } })
+        const given = await api.formulate({ ...request, recipe: { ...request.recipe, text: way.recipeText, steps: way.steps }, ...(way.cut === null ? {} : { cut: way.cut as Cut }), ...(way.bake === null ? {} : { bake: way.bake as typeof request.bake }) })
         if (chosen.value === way) after.value = given
     } catch (error) {
         problem.value = wordsOf(error)
@@ -85,13 +87,19 @@ function toggle(goal: string): void {
     goals.value = goals.value.includes(goal) ? goals.value.filter((one) => one !== goal) : [...goals.value, goal]
 }
 
+const all = (dogs: string[]): string => dogs.length < 2 ? dogs.join('') : `${dogs.slice(0, -1).join(', ')} and ${dogs.at(-1)}`
+const served = computed(() => chosen.value === null ? '' : [
+    chosen.value.servedDogs.length > 0 ? `Cleared for ${all(chosen.value.servedDogs)}.` : '',
+    chosen.value.afterLabels.length > 0 ? `For ${all(chosen.value.afterLabels)} once the labels it asks for were read.` : '',
+].filter(Boolean).join(' '))
+
 const rations = computed(() => (after.value?.rations ?? []).map((ration) => ({ dog: ration.dog, before: answer.value?.rations.find((one) => one.dog === ration.dog)?.ifCleared ?? 0, after: ration.ifCleared ?? 0, cleared: after.value?.verdict.dogs.find((one) => one.name === ration.dog)?.cleared ?? false })))
 
 function take(): void {
     if (chosen.value === null) return
-    const { recipeText, steps } = chosen.value
+    const { recipeText, steps, cut, bake } = chosen.value
     turn++
-    takeSwap(recipeText, steps)
+    takeSwap(recipeText, steps, { ...(cut === null ? {} : { cut: cut as Cut }), ...(bake === null ? {} : { texture: bake.texture as Sheet['texture'] }) })
     emit('close')
     paper.shownIn?.focus()
 }
@@ -112,7 +120,8 @@ function leave(): void {
         <template v-if="plan !== null && chosen !== null">
             <div class="rescue__ways" role="group" aria-label="Ways to do it"><button v-for="(one, number) in plan.rescues" :key="one.recipeText" type="button" class="way" :aria-pressed="at === number" @click="at = number">{{ one.says }}</button></div>
             <p class="paper__ends"><v-btn @click="leave">Leave it as it is</v-btn><v-btn variant="flat" color="primary" @click="take">Take these changes</v-btn></p>
-            <ol class="rescue__changes" aria-label="What changes, and why"><li v-for="one in chosen.changes" :key="one.line + (one.to ?? '')"><del v-if="one.action !== 'add'">{{ one.line }}</del> <ins>{{ one.to ?? 'left out' }}</ins><small>{{ one.reason }}</small></li></ol>
+            <p v-if="served !== ''">{{ served }}</p>
+            <ol v-if="chosen.changes.length > 0" class="rescue__changes" aria-label="What changes, and why"><li v-for="one in chosen.changes" :key="one.line + (one.to ?? '')"><del v-if="one.action !== 'add'">{{ one.line }}</del> <ins>{{ one.to ?? 'left out' }}</ins><small>{{ one.reason }}</small></li></ol>
             <p v-if="after !== null"><strong>{{ figure(answer?.piece.kcal.best ?? 0) }} → {{ figure(after.piece.kcal.best) }}</strong> kcal a piece; fat {{ figure(answer?.piece.nutrients['fatG'] ?? 0) }} → {{ figure(after.piece.nutrients['fatG'] ?? 0) }} g; {{ answer?.batch.feel ?? '–' }} → {{ after.batch.feel ?? '–' }}</p>
             <ul class="rescue__rations"><li v-for="one in rations" :key="one.dog"><strong>{{ one.dog }}</strong> {{ pieces(one.before) }} → {{ pieces(one.after) }} a day<template v-if="!one.cleared"> (not cleared yet)</template><span class="rescue__dots"><PieceDots :count="one.before" ghost :most="12" /><span aria-hidden="true">→</span><PieceDots :count="one.after" :ghost="!one.cleared" :most="12" /></span></li></ul>
             <ul v-if="chosen.leftOut.length > 0" class="doubts" aria-label="Left out"><li v-for="one in chosen.leftOut" :key="one.dog"><strong>{{ one.dog }}</strong>: {{ one.reason }}</li></ul>
@@ -124,7 +133,8 @@ function leave(): void {
             <button v-for="[id, name] in PLAIN" :key="id" type="button" class="job" :aria-pressed="goals.includes(id)" @click="toggle(id)">{{ name }}</button>
             <button v-for="dog in kitchen.atTable.filter((one) => one.newIngredients.length > 0)" :key="dog.id" type="button" class="job" :aria-pressed="goals.includes(`nothing-new:${dog.id}`)" @click="toggle(`nothing-new:${dog.id}`)">nothing new for {{ dog.name }}</button>
             <button v-if="kitchen.atTable.some((one) => one.allowList !== null)" type="button" class="job" :aria-pressed="goals.includes('allow-list')" @click="toggle('allow-list')">from the allow-list only</button>
-            <NumberField label="% fewer kcal" :value="fewer" :above="0" :most="90" @meant="fewer = $event" />
+            <details class="rescue__more"><summary>more wishes</summary><button v-for="[id, name] in MORE" :key="id" type="button" class="job" :aria-pressed="goals.includes(id)" @click="toggle(id)">{{ name }}</button></details>
+            <NumberField label="% fewer kcal a piece" :value="fewer" :above="0" :most="90" @meant="fewer = $event" />
         </div>
         <p v-if="chosen === null" class="paper__ends"><v-btn @click="leave">Close</v-btn></p>
     </section>
