@@ -91,7 +91,7 @@ const words = computed(() => {
             <p v-if="breakInto !== null">Break it first: score {{ breakInto.along }} × {{ breakInto.across }}, so that no part is longer than its safe bite of {{ ration.explain?.safeBiteMm }} mm.</p>
             <p v-if="wouldFit !== null">Too rich for {{ ration.dog }}: {{ wouldFit }} would go, one a day.</p>
             <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
-            <form v-if="verdict?.cleared" class="fields" @submit.prevent="askOccasion">
+            <form v-if="verdict !== undefined" class="fields" @submit.prevent="askOccasion">
                 <label class="plain"><span>A birthday? How much that day</span><input v-model="wanted" placeholder="half a slice, a sixth, 3" maxlength="80" /></label>
                 <v-btn type="submit" variant="tonal" :disabled="wanted.trim() === ''">What that takes</v-btn>
             </form>
