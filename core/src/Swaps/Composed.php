@@ -42,7 +42,7 @@ final class Composed
         foreach ($lines as $index => $line) {
             $option = $rescue->options[$index][$choice[$index]];
             if ($option->action !== Option::KEEP) {
-                $this->note($line, $option);
+                $this->note($line, $option, $mending !== null && $mending['line'] === $index ? $mending['text'] : null);
                 $this->rename($line, $option);
                 foreach (array_slice($option->texts, 1) as $text) {
                     $this->changes[] = new Change($text, Change::ADD, $text, "Belongs to \"{$option->texts[0]}\".", null);
@@ -76,14 +76,15 @@ final class Composed
         $this->steps = implode("\n", array_filter($steps, static fn (?string $step): bool => $step !== null));
     }
 
-    private function note(ReadLine $line, Option $option): void
+    /** @param  ?string  $mended  what is written for it where a little of what stands in is held back, or more taken */
+    private function note(ReadLine $line, Option $option, ?string $mended): void
     {
         $labels = $option->labels === [] ? '' : ' Read the label: '.implode(' ', $option->labels);
         $new = $option->newTo === [] ? '' : ' New to '.implode(', ', array_map(static fn (Dog $dog): string => $dog->name, $option->newTo)).'.';
         $index = array_search($line, $this->rescue->recipe->lines, true);
         $stands = $this->rescue->isBlocking((int) $index);
         $because = $stands ? '' : $this->rescue->because((int) $index).' ';
-        $this->changes[] = new Change($line->text, $option->action, $option->texts[0] ?? null, trim($because.$option->reason.$labels.$new), $line->place);
+        $this->changes[] = new Change($line->text, $option->action, $mended ?? $option->texts[0] ?? null, trim($because.$option->reason.$labels.$new), $line->place);
     }
 
     private function rename(ReadLine $line, Option $option): void
@@ -127,7 +128,9 @@ final class Composed
             $option = $this->rescue->options[$index][$this->choice[$index]];
             if ($mending !== null && $mending['line'] === $index) {
                 $written[] = $bullet.$mending['text'];
-                $this->changes[] = new Change($line->text, Option::ADJUST, $mending['text'], $mending['reason'], $line->place);
+                if ($option->action === Option::KEEP) {
+                    $this->changes[] = new Change($line->text, Option::ADJUST, $mending['text'], $mending['reason'], $line->place);
+                }
             } elseif ($option->action === Option::KEEP) {
                 $written[] = $bullet.$line->text;
             } else {

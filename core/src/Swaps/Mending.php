@@ -158,8 +158,10 @@ final readonly class Mending
                 continue;
             }
             $share = FreeWater::of($portion->ingredient, $portion->forms);
-            $wet = $option->action === Option::KEEP && $share >= self::WATERY && in_array('wet', Jobs::can($portion->ingredient), true);
-            if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $portion->ingredient->id === 'water') && ($wettest === null || $portion->grams->best > $wettest['was'])) {
+            $isWater = $portion->ingredient->id === 'water';
+            // nobody holds back a sixth of an egg
+            $wet = count($option->portions) === 1 && $share >= self::WATERY && in_array('wet', Jobs::can($portion->ingredient), true) && ! $portion->ingredient->inGroup('egg');
+            if ($wet && $portion->grams->best * $share + $missing >= 0.2 * $portion->grams->best && ($missing < 0 || $isWater) && ($wettest === null || [$isWater, $portion->grams->best] > [$wettest['ingredient'] === 'water', $wettest['was']])) {
                 $wettest = ['ingredient' => $portion->ingredient->id, 'was' => $portion->grams->best, 'grams' => $portion->grams->best + $missing / $share, 'line' => $line];
             }
             $uptake = Uptake::of($portion->ingredient);

@@ -53,13 +53,14 @@ final readonly class Plate
     /** The most of a food that a bowl takes, in g; null where there is no bound. */
     public function most(Ingredient $food): ?float
     {
+        $least = null;
         foreach (Compiled::doughs()['most'] as $of => $percent) {
             if ($food->id === $of || $food->inGroup($of)) {
-                return $percent / 100 * $this->bowl->dough->grams->best;
+                $least = min($least ?? $percent, $percent);
             }
         }
 
-        return null;
+        return $least === null ? null : $least / 100 * $this->bowl->dough->grams->best;
     }
 
     public function isInBody(ReadLine $line): bool

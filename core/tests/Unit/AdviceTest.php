@@ -47,6 +47,12 @@ it('leaves what is creamy creamy, spreadable spreadable, a slice a slice, dry dr
     'crumbs in a meat dough' => ["500 g minced turkey\n40 g breadcrumbs\n1 egg", 1, ['dogs' => [['allergies' => ['gluten']]]], 'oats|rice|flour', '4[0-9] g cooked'],
 ]);
 
+it('takes the narrower bound where two hold', function (): void {
+    // dried oregano is an herb, and a dried one
+    $oregano = array_values(array_filter(standIns("250 g whole wheat flour\n1 onion\n120 ml water", 1), static fn (string $one): bool => str_contains($one, 'oregano')));
+    expect($oregano)->toHaveCount(1)->and(answer($oregano[0])['lines'][0]['grams']['best'])->toBeLessThan(0.006 * 480);
+});
+
 it('puts no more of an herb, a spice or a gum in a bowl than a bowl takes', function (string $text, int $line, string $food, float $percent): void {
     $bowl = answer($text)['batch']['doughGrams']['best'];
     $found = false;
@@ -85,6 +91,23 @@ it('lets no purée stand in for the egg that holds a dough of coconut or ground 
             expect($one)->toMatch('/flax|chia|psyllium|gelatin/');
         }
     }
+});
+
+it('holds back what is poured, never a part of an egg', function (): void {
+    $rescued = Asking::of('rescue', ['version' => 1, 'recipe' => ['text' => "100 g peanut butter\n200 g oat flour\n1 egg\n60 ml milk"], 'dogs' => [dog()], 'goals' => ['nut-free', 'dairy-free']])['rescues'];
+    foreach ($rescued as $rescue) {
+        expect($rescue['recipeText'])->toContain("\n1 egg");
+    }
+    $held = array_values(array_filter(array_merge(...array_column($rescued, 'changes')), static fn (array $one): bool => str_ends_with($one['to'] ?? '', 'g water')));
+    expect($held)->not->toBe([])->and((int) $held[0]['to'])->toBeLessThan(60);
+});
+
+it('asks what a broth of our own is made of where a dog reacts to a meat', function (): void {
+    $asks = static fn (string $line, array $allergies): bool => ! answer("200 g buckwheat flour\n$line\n1 egg", ['dogs' => [dog('Tup', ['allergies' => $allergies])]])['verdict']['cleared'];
+    foreach (['chicken', 'beef', 'turkey', 'pork', 'lamb', 'duck', 'fish'] as $allergy) {
+        expect($asks('150 ml home broth', [$allergy]))->toBeTrue($allergy);
+    }
+    expect($asks('150 ml home broth', ['dairy']))->toBeFalse()->and($asks('150 ml water', ['chicken']))->toBeFalse();
 });
 
 it('takes no water out of the shell for what happens in its filling', function (): void {
