@@ -9,10 +9,12 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Kitchen\Policy;
+use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Raid\Loot;
 use MildBowl\Core\Raid\NeverFood;
 use MildBowl\Core\Raid\ToxicDose;
 use MildBowl\Core\Values\Figure;
+use MildBowl\Core\Values\Range;
 
 /**
  * `raid`: a dog got at the jar, the dough or the cupboard: what it took, against what is known to harm. Doses are taken at their
@@ -35,6 +37,9 @@ final readonly class RaidQuestion
 
     private const KCAL_PER_G_FAT = 9.0;
 
+    /** g per kg of dog that it may have taken at most where nobody knows how much it was: a tenth of its weight. */
+    private const AT_MOST_PER_KG = 100.0;
+
     /** @param  ?string  $when  in the person's own words */
     public function __construct(private Dog $dog, private Loot $loot, private ?string $when, private Policy $policy) {}
 
@@ -45,7 +50,9 @@ final readonly class RaidQuestion
         $doses = [];
         $isBad = $isNear = $isFat = false;
         foreach (ToxicDose::all() as $dose) {
-            $isBad = $isBad || ($dose->isBadInAnyAmount && in_array($dose->substance, $loot->unweighed, true));
+            $unweighed = max([0.0, ...array_map(static fn (Ingredient $food): float => (Loot::of($food, Range::exact(self::AT_MOST_PER_KG))[$dose->substance] ?? null)->high ?? 0.0, $loot->unweighed)]);
+            $isBad = $isBad || ($dose->isBadInAnyAmount && $unweighed > 0.0);
+            $isNear = $isNear || ($unweighed > 0.0 && ! ($dose->isForFatProne && ! $this->isFatProne()) && ($dose->isNearAt($unweighed) || $dose->reachedAt($unweighed) !== null));
             $amount = $loot->substances[$dose->substance] ?? null;
             if ($amount === null || $amount->high <= 0 || ($dose->isForFatProne && ! $this->isFatProne())) {
                 continue;
@@ -65,7 +72,7 @@ final readonly class RaidQuestion
         $words = match (true) {
             $isPoison || $loot->never !== [] || $loot->hasUnknownFood => self::WORDS,
             $isFat => self::FAT,
-            $isNear || $loot->unread !== [] => self::RING,
+            $isNear || $loot->isDoubtful || $this->unknownsMatter() => self::RING,
             ! $this->isWellAndGrown() => self::ASK,
             default => self::CALM,
         };
@@ -75,6 +82,12 @@ final readonly class RaidQuestion
             $loot->kcal, $day === null || $loot->kcal === null ? null : 100 * $loot->kcal->best / $day,
             $loot->never, $doses, $loot->unread, $this->sheet($doses),
         );
+    }
+
+    /** Whether something of which nobody knows how much it was may hold anything: nobody knows what is in it. */
+    private function unknownsMatter(): bool
+    {
+        return array_filter($this->loot->unweighed, static fn (Ingredient $food): bool => $food->composition === null) !== [];
     }
 
     private function isFatProne(): bool

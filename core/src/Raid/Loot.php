@@ -29,15 +29,19 @@ final readonly class Loot
     /** From so much sodium on, in mg per 100 g, a food counts as salt. */
     private const SALTY = 400.0;
 
+    /** What holds next to no fat though nobody knows what else is in it. */
+    private const LEAN = ['caffeine-source', 'alcohol-drink', 'additive', 'risky-supplement', 'human-medicine', 'polyol', 'added-salt', 'vinegar', 'stone-itself'];
+
     /**
      * @param  array<string, Range>  $substances  of all that was taken, by the names of toxic-doses.csv
      * @param  list<NeverFood>  $never
      * @param  list<string>  $ingredients
      * @param  list<string>  $unread  what is not known: foods, amounts, labels nobody read
      * @param  bool  $hasUnknownFood  whether it held something that nobody knows
-     * @param  list<string>  $unweighed  substances of foods of which nobody knows how much it was
+     * @param  list<Ingredient>  $unweighed  foods of which nobody knows how much it was
+     * @param  bool  $isDoubtful  whether a label or a food was not read
      */
-    private function __construct(public string $what, public ?Range $kcal, public array $substances, public array $never, public array $ingredients, public array $unread, public array $unweighed = [], public bool $hasUnknownFood = false) {}
+    private function __construct(public string $what, public ?Range $kcal, public array $substances, public array $never, public array $ingredients, public array $unread, public array $unweighed = [], public bool $hasUnknownFood = false, public bool $isDoubtful = false) {}
 
     /** Foods as a person writes them, or so many pieces of a recipe. */
     public static function ofText(string $text, Kitchen $kitchen, ?float $pieces, ?Cut $cut, ?string $title = null): self
@@ -59,9 +63,7 @@ final readonly class Loot
                 $unread[] = $line->text;
             } elseif ($one === null) {
                 $unread[] = "how much of {$line->text}";
-                foreach ($line->foods() as $food) {
-                    array_push($unweighed, ...array_map(strval(...), array_keys(Compiled::tables()['actives'][$food->id] ?? [])));
-                }
+                array_push($unweighed, ...$line->foods());
             }
             if ($one !== null) {
                 $weighed[] = $one;
@@ -82,7 +84,7 @@ final readonly class Loot
         $unread = [...$unread, ...array_values(array_unique($labels))];
         $what = $pieces === null ? ($title ?? implode(', ', array_slice($ingredients, 0, 6))) : rtrim(rtrim(number_format($pieces, 2), '0'), '.').' pieces of '.($title ?? 'a batch');
 
-        return new self($what, $weighed === [] ? null : $dough->kcal->timesRange($share), $substances, self::distinct($never), $pieces === null && $title === null ? [] : $ingredients, $unread, array_values(array_unique($unweighed)), $hasUnknownFood);
+        return new self($what, $weighed === [] ? null : $dough->kcal->timesRange($share), $substances, self::distinct($never), $pieces === null && $title === null ? [] : $ingredients, $unread, $unweighed, $hasUnknownFood, $hasUnknownFood || $labels !== []);
     }
 
     /**
@@ -114,7 +116,7 @@ final readonly class Loot
             }
         }
 
-        return new self(number_format($grams).' g of '.$name, null, $substances, self::distinct($never), $ingredients, $unread, [], $unread !== []);
+        return new self(number_format($grams).' g of '.$name, null, $substances, self::distinct($never), $ingredients, $unread, [], $unread !== [], $unread !== []);
     }
 
     /** Nobody's allergy and no heat matter here: only what is never allowed. */
@@ -140,10 +142,19 @@ final readonly class Loot
         return $labels;
     }
 
-    /** @return array<string, Range> */
-    private static function of(Ingredient $food, Range $grams): array
+    /**
+     * What so much of a food holds of each substance of toxic-doses.csv; nothing of one that it does not hold.
+     *
+     * @return array<string, Range>
+     */
+    public static function of(Ingredient $food, Range $grams): array
     {
-        $held = ['fatG' => $food->composition === null ? Range::of(0.0, $grams->best / 2, $grams->high) : $grams->times($food->composition->fatG / 100)];
+        $held = [];
+        if ($food->composition !== null) {
+            $held['fatG'] = $grams->times($food->composition->fatG / 100);
+        } elseif (! $food->inAny(self::LEAN) || $food->inGroup('chocolate-cocoa')) {
+            $held['fatG'] = Range::of(0.0, $grams->best / 2, $grams->high);
+        }
         foreach (Compiled::tables()['actives'][$food->id] ?? [] as $substance => $content) {
             $held[$substance] = Range::of(...$content)->times(1 / 100)->timesRange($grams);
         }

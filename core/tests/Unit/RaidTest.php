@@ -186,3 +186,27 @@ it('takes ranges and "about" at their most', function (): void {
     $raisins = static fn (string $food): float => array_column(raid(['food' => $food])['doses'], null, 'substance')['raisinG']['amount']['high'];
     expect($raisins('about 30 g raisins'))->toBeGreaterThanOrEqual(30)->and($raisins('20-40 g raisins'))->toEqualWithDelta(40, 1e-6)->and($raisins('half a packet of raisins'))->toBeGreaterThan(100);
 });
+
+it('asks for no call where even a tenth of the dog in weight would harm nobody', function (string $food, bool $isCalm, array $dog): void {
+    $answer = raid(['food' => $food], $dog + ['weightKg' => 19, 'ageMonths' => 40]);
+    expect(str_contains($answer['words'], 'Give it water and its quiet'))->toBe($isCalm, $answer['words'])
+        ->and($answer['emergency'])->toBeFalse();
+    if ($answer['kcal'] === null) {
+        expect(implode(' ', $answer['unread']))->toContain("how much of $food");
+    }
+})->with([
+    ['a bowl of porridge', true, []], ['some carrots', true, []], ['a bag of rice', true, []], ['an apple core', true, []], ['half a tub of cream cheese', true, []],
+    ['some butter', false, []], ['some peanut butter', false, []], ['some stock', false, []],
+    ['some mascarpone', false, ['conditions' => ['pancreatitis']]], ['some butter', false, ['breed' => 'miniature schnauzer']], ['a bowl of porridge', false, ['conditions' => ['kidney']]],
+]);
+
+it('says of a drink no fat that it cannot hold', function (string $food): void {
+    $answer = raid(['food' => $food], ['conditions' => ['pancreatitis']]);
+    expect(array_column($answer['doses'], 'substance'))->not->toContain('fatG')->and($answer['emergency'])->toBeTrue();
+})->with(['2 cups of coffee', '30 ml vodka', '10 iron tablets', '1 caffeine tablet']);
+
+it('lets nobody lose fat who does not know it', function (): void {
+    foreach (['100 g blue cheese', '100 g salted crisps', '50 g mocha', '200 g raw yeast dough'] as $food) {
+        expect(in_array('fatG', array_column(raid(['food' => $food], ['conditions' => ['pancreatitis']])['doses'], 'substance'), true))->toBeTrue($food);
+    }
+});
