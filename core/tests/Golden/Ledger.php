@@ -21,6 +21,7 @@ use MildBowl\Core\Tests\Support\Cases;
 final class Ledger
 {
     public const THEMES = [
+        'bowls',
         'choices',
         'differences',
         'foods',
@@ -29,6 +30,7 @@ final class Ledger
         'lines-by-chance',
         'measures',
         'nearest',
+        'ovens',
         'rule-book',
         'swaps',
         'words',
@@ -61,6 +63,8 @@ final class Ledger
     {
         return match ($theme) {
             'foods' => self::each(self::food(...)),
+            'bowls' => self::each(BakingLedger::bowl(...)),
+            'ovens' => BakingLedger::ovens(),
             'measures' => self::each(self::measures(...)),
             'swaps' => self::each(self::swaps(...)),
             'lines', 'lines-by-chance' => self::lines("$theme.txt"),
