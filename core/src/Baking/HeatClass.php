@@ -27,6 +27,9 @@ final readonly class HeatClass
     /** mm from which a dough with leaven rises as a scone does. */
     private const RISES_FROM = 13.0;
 
+    /** mm from which a piece of meat is done before it is crisp. */
+    private const THICK_MEAT_FROM = 12.0;
+
     private const FILLED = 0.7;
 
     /** Left to cool in the oven whatever its class. */
@@ -88,7 +91,7 @@ final readonly class HeatClass
         }
 
         return array_keys(array_filter([
-            'meat' => $dough->binding !== null, 'flesh' => $flesh >= self::OF_FLESH * $mass, 'egg' => $egg >= self::OF_EGG * $mass, 'seeds' => $seeds >= self::OF_SEEDS * $mass,
+            'meat' => $dough->binding !== null, 'thick-meat' => $dough->binding !== null && ($cut->thicknessMm() ?? 0.0) >= self::THICK_MEAT_FROM, 'flesh' => $flesh >= self::OF_FLESH * $mass, 'egg' => $egg >= self::OF_EGG * $mass, 'seeds' => $seeds >= self::OF_SEEDS * $mass,
             'risen' => $hasLeaven && ($cut->thicknessMm() ?? 0.0) >= self::RISES_FROM, 'filled' => $isFilled,
         ]));
     }

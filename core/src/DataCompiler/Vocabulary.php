@@ -75,7 +75,7 @@ final class Vocabulary
     public const KEEPING = ['hard', 'biscuit', 'moist', 'meat', 'meat-dry', 'no-bake', 'frozen'];
 
     public const HEAT_CLASSES = [
-        'frozen', 'microwave', 'griddle-meat', 'griddle-egg', 'griddle', 'hob-meat', 'hob-egg', 'hob', 'dried', 'jerky', 'none', 'seeds', 'pie', 'egg-mould', 'egg-dish',
+        'frozen', 'microwave', 'griddle-meat', 'griddle-egg', 'griddle', 'hob-meat', 'meat-drop', 'hob-egg', 'hob', 'dried', 'jerky', 'none', 'seeds', 'pie', 'egg-mould', 'egg-dish',
         'meatball', 'meat-spread', 'meat-tray', 'meat-mould', 'meat-loaf', 'meat-piece', 'scone', 'mould-cake', 'mould-crisp', 'tray-cake', 'bar', 'tray', 'cake', 'drop',
         'ball', 'dough', 'off',
     ];
@@ -85,7 +85,7 @@ final class Vocabulary
     ];
 
     /** What decides between classes of heat besides shape and texture. */
-    public const HEAT_OF = ['meat', 'flesh', 'egg', 'seeds', 'risen', 'filled'];
+    public const HEAT_OF = ['meat', 'thick-meat', 'flesh', 'egg', 'seeds', 'risen', 'filled'];
 
     /** What a line is on the plate, that a swap must leave it. */
     public const PLATE_STATES = ['creamy', 'spreadable', 'slice', 'dry'];

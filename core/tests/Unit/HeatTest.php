@@ -37,6 +37,9 @@ it('loses what leaves, not more: meat about a quarter, a cake a tenth, a crisp a
     expect($lost)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
 })->with([
     'meatballs' => ['600 g minced pork; 100 g oat flour; 1 egg', 'ball diameterMm=25', 'soft', '-', 0.20, 0.28],
+    'a meat drop by the spoon' => ['500 g minced turkey; 60 g rolled oats; 1 egg', 'scoop ml=15', 'biscuit', '-', 0.20, 0.28],
+    'a thick patty called a biscuit' => ['500 g minced turkey; 60 g rolled oats; 1 egg', 'round diameterMm=50 thicknessMm=20', 'biscuit', '-', 0.20, 0.28],
+    'a thin one is a crisp' => ['500 g minced turkey; 60 g rolled oats; 1 egg', 'round diameterMm=40 thicknessMm=4', 'biscuit', '-', 0.50, 0.70],
     'a loaf of meat' => ['600 g minced pork; 100 g oat flour; 1 egg', 'slices count=10', 'cake', '-', 0.18, 0.28],
     'patties' => ['500 g tinned salmon, drained; 60 g rice flour; 1 egg', 'round diameterMm=40 thicknessMm=15', 'soft', '-', 0.20, 0.28],
     'pancakes' => ['200 g plain flour; 280 g milk; 2 eggs', 'round diameterMm=80 thicknessMm=6', 'soft', 'griddle', 0.14, 0.22],
