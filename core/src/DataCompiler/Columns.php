@@ -101,7 +101,7 @@ final class Columns
             $self->file($file, $columns);
         }
         if ($self->slips === []) {
-            array_push($self->slips, ...Groups::unused($self->tables), ...Groups::implausible($self->tables), ...Groups::idleExceptions($self->tables));
+            array_push($self->slips, ...Groups::unused($self->tables), ...Groups::implausible($self->tables), ...Groups::idleExceptions($self->tables), ...Spans::outOfOrder($self->tables));
         }
         if ($self->slips !== []) {
             $more = count($self->slips) - self::MOST_TOLD;

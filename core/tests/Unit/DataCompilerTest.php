@@ -105,6 +105,8 @@ it('stops at ranges out of order, at one name for two things, and at a poison wi
 })->with([
     ['densities.csv', 'rolled-oats,,80,90,100', 'rolled-oats,,80,70,100', 'not in order'],
     ['measures.csv', 'splash,ml,5,7,10', 'splash,ml,5,7,6', 'not in order'],
+    ['heat.csv', 'fry,4,8,,,,"no pink', 'fry,4,2,,,,"no pink', 'minutesLow: 4, 2 are out of order'],
+    ['heat.csv', 'bake,15,20,190,175,200', 'bake,15,20,190,195,200', 'celsiusLow: 195, 190, 200 are out of order'],
     ['actives.csv', 'cinnamon,coumarinMg,200,300,700', 'cinnamon,coumarinMg,400,300,700', 'not in order'],
     ['names.csv', 'oat-bran,oat bran', 'oat-bran,oat flour', '"oat flour" names both'],
     ['units.csv', 'tsp|teaspoon', 'tsp|cup|teaspoon', 'taken already'],
