@@ -178,7 +178,7 @@ final readonly class ScaleQuestion
             $grams = abs($to - $factor) * $judgement->bowl->dough->grams->best;
 
             return new WholeEggs($to, $this->scaled($judgement, $to)->text, 'With '.Figure::of($whole).' whole '.($whole === 1.0 ? 'egg' : 'eggs').' in place of '.Figure::of($eggs)
-                .': '.Figure::of($to).' times the recipe, '.Figure::grams($grams).' '.($to > $factor ? 'more' : 'less').' dough.');
+                .': '.(abs($to - 1) < 0.005 ? 'the recipe as it is' : Figure::of($to).' times the recipe').', '.Figure::roughGrams($grams).' '.($to > $factor ? 'more' : 'less').' dough.');
         }
 
         return null;

@@ -29,7 +29,15 @@ final class Scaled
 
     private const METRIC = ['g', 'kg', 'ml', 'l', 'dl', 'cl', 'mg'];
 
-    private const FRACTIONS = ['0.25' => '¼', '0.5' => '½', '0.75' => '¾'];
+    /** Under a teaspoon: spoons of an eighth, and how far a pinch of leaven or salt may miss. */
+    private const SMALL_PARTS = 8;
+
+    private const SMALL_MISS = 0.07;
+
+    private const FRACTIONS = ['0.125' => '⅛', '0.25' => '¼', '0.375' => '⅜', '0.5' => '½', '0.625' => '⅝', '0.75' => '¾', '0.875' => '⅞'];
+
+    /** What is counted bare or by its size: the food's own word follows the number. */
+    private const SIZES = [null, 'each', 'small', 'medium', 'large'];
 
     public readonly string $text;
 
@@ -124,11 +132,27 @@ final class Scaled
                 return null;
             }
             $new = trim($new);
+            if (! in_array($unit, self::SIZES, true)) {
+                return trim(substr($line->clean, 0, $span[0]).self::measureAgreeing($new, $amount->quantity->best, $quantity).substr($line->clean, $span[0] + $span[1]));
+            }
 
             return self::agreeing(trim(substr($line->clean, 0, $span[0]).$new.substr($line->clean, $span[0] + $span[1])), $line, $amount->quantity->best, $quantity);
         }
 
         return trim(substr($line->clean, 0, $span[0]).$new.substr($line->clean, $span[0] + $span[1]));
+    }
+
+    /** "3 pinch salt" are three pinches of it, and the salt stays what it is. */
+    private static function measureAgreeing(string $text, float $was, float $is): string
+    {
+        return ($was > 1.0) === ($is > 1.0) ? $text : (string) preg_replace_callback('/\p{L}+(?=(?:\s+of)?$)/u', static fn (array $word): string => self::inNumber($word[0], $is), $text, 1);
+    }
+
+    private static function inNumber(string $noun, float $is): string
+    {
+        return $is > 1.0
+            ? (preg_match('/(s|sh|ch|x|o)$/i', $noun) === 1 ? "{$noun}es" : (preg_match('/[^aeiou]y$/i', $noun) === 1 ? substr($noun, 0, -1).'ies' : "{$noun}s"))
+            : (string) preg_replace(['/([^aeiou])ies$/i', '/(o|sh|ch|x)es$/i', '/([^s])s$/i'], ['$1y', '$1', '$1'], $noun, 1);
     }
 
     /** "1 eggs" is one egg, "2 egg" are two eggs: the food's own word follows its number. */
@@ -138,14 +162,15 @@ final class Scaled
         if (($was > 1.0) === ($is > 1.0) || $foods === []) {
             return $text;
         }
+        // garlic is counted by its cloves
+        if (preg_match('/\bcloves?\b/i', $text, $clove) === 1) {
+            return (string) preg_replace('/\b'.$clove[0].'\b/', self::inNumber($clove[0], $is), $text, 1);
+        }
         $phrase = substr($line->clean, $foods[0]['from'], $foods[0]['length']);
         $words = explode(' ', $phrase);
         $noun = (string) array_pop($words);
-        $other = $is > 1.0
-            ? (preg_match('/(s|sh|ch|x|o)$/i', $noun) === 1 ? "{$noun}es" : (preg_match('/[^aeiou]y$/i', $noun) === 1 ? substr($noun, 0, -1).'ies' : "{$noun}s"))
-            : (string) preg_replace(['/([^aeiou])ies$/i', '/(o|sh|ch|x)es$/i', '/([^s])s$/i'], ['$1y', '$1', '$1'], $noun, 1);
 
-        return (string) preg_replace('/\b'.preg_quote($phrase, '/').'\b/', implode(' ', [...$words, $other]), $text, 1);
+        return (string) preg_replace('/\b'.preg_quote($phrase, '/').'\b/', implode(' ', [...$words, self::inNumber($noun, $is)]), $text, 1);
     }
 
     /** The amounts taken out and grams put in their place. */
@@ -183,8 +208,10 @@ final class Scaled
     private static function spoons(float $quantity, string $unit): ?string
     {
         [$parts, $most] = self::SPOONS[$unit];
+        $isSmall = $unit === 'tsp' && $quantity < 1.0;
+        $parts = $isSmall ? self::SMALL_PARTS : $parts;
         $rounded = round($quantity * $parts) / $parts;
-        if ($rounded <= 0.0 || $quantity > $most || abs($rounded - $quantity) > 0.01 * $quantity) {
+        if ($rounded <= 0.0 || $quantity > $most || abs($rounded - $quantity) > ($isSmall ? self::SMALL_MISS : 0.01) * $quantity) {
             return null;
         }
         $whole = floor($rounded);
