@@ -151,7 +151,7 @@ final class Scaled
     private static function inNumber(string $noun, float $is): string
     {
         return $is > 1.0
-            ? (preg_match('/(s|sh|ch|x|o)$/i', $noun) === 1 ? "{$noun}es" : (preg_match('/[^aeiou]y$/i', $noun) === 1 ? substr($noun, 0, -1).'ies' : "{$noun}s"))
+            ? (preg_match('/(s|sh|ch|x|potato|tomato|mango)$/i', $noun) === 1 ? "{$noun}es" : (preg_match('/[^aeiou]y$/i', $noun) === 1 ? substr($noun, 0, -1).'ies' : "{$noun}s"))
             : (string) preg_replace(['/([^aeiou])ies$/i', '/(o|sh|ch|x)es$/i', '/([^s])s$/i'], ['$1y', '$1', '$1'], $noun, 1);
     }
 
@@ -166,7 +166,16 @@ final class Scaled
         if (preg_match('/\bcloves?\b/i', $text, $clove) === 1) {
             return (string) preg_replace('/\b'.$clove[0].'\b/', self::inNumber($clove[0], $is), $text, 1);
         }
-        $phrase = substr($line->clean, $foods[0]['from'], $foods[0]['length']);
+        // "ripe banana", "egg yolk": the last word of the name; of "leaves of kale" the one before "of"
+        $to = $foods[0]['from'] + $foods[0]['length'];
+        foreach (array_slice($foods, 1) as $word) {
+            $next = $word['from'] + $word['length'];
+            if ($word['from'] !== $to + 1 || strtolower(substr($line->clean, $word['from'], $word['length'])) === 'of') {
+                break;
+            }
+            $to = $next;
+        }
+        $phrase = substr($line->clean, $foods[0]['from'], $to - $foods[0]['from']);
         $words = explode(' ', $phrase);
         $noun = (string) array_pop($words);
 
