@@ -32,7 +32,7 @@ for ($i = 0; $i < $count; $i++) {
     $request = QuestionReader::read(Node::decode(json_encode(broken(10 + $i % 12, 2 + $i % 5, 4 + $i % 6), JSON_THROW_ON_ERROR)), $kitchen);
     $rescue = new Rescue($request, $kitchen->reader->read($request->text, ''), new Goals([]), [], $weights);
     $all = (1 << count($request->dogs)) - 1;
-    $ours = Solver::solve($rescue->options, $rescue->bowls, $all, fn (array $choice, array $sums, float $limit): ?float => $rescue->rest($choice, $sums, $all, $limit), null, 5_000_000);
+    $ours = Solver::solve($rescue->options, $rescue->bowls, $all, fn (array $choice, array $sums, float $limit): ?float => $rescue->price->rest($choice, $sums, $all, $limit), null, 5_000_000);
     $theirs = glpk($rescue, $request, $all, $weights);
     if ($ours === null && $theirs === null) {
         $impossible++;

@@ -108,18 +108,18 @@ final class RescueSearch
      */
     private function best(int $serves, ?callable $allowed = null): ?array
     {
-        $tight = $this->rescue->tight($serves);
-        $hurt = $this->rescue->hurt($serves);
-        $pieces = $this->rescue->cutCosts($serves);
+        $tight = $this->rescue->price->tight($serves);
+        $hurt = $this->rescue->price->hurt($serves);
+        $pieces = $this->rescue->price->cutCosts($serves);
         $best = null;
         foreach ($this->rescue->goals->narrowings($this->rescue->options) ?? [null] as $narrow) {
             $may = $narrow === null ? $allowed : ($allowed === null ? $narrow : static fn (int $line, Option $option): bool => $narrow($line, $option) && $allowed($line, $option));
             $steps = 0;
             $found = $this->patience <= 0 ? null : Solver::solve(
                 $this->rescue->options, $this->rescue->bowls, $serves,
-                fn (array $choice, array $sums, float $limit): ?float => $this->rescue->rest($choice, $sums, $serves, $limit),
+                fn (array $choice, array $sums, float $limit): ?float => $this->rescue->price->rest($choice, $sums, $serves, $limit),
                 $may, min($this->patience, self::ONE_SEARCH),
-                fn (array $sums, array $least, array $most, int $jobs): float => $this->rescue->bound($sums, $least, $most, $jobs, $tight, $hurt, $pieces), $steps, $this->rescue->goalColumns(), $this->rescue->slopes(),
+                fn (array $sums, array $least, array $most, int $jobs): float => $this->rescue->price->bound($sums, $least, $most, $jobs, $tight, $hurt, $pieces), $steps, $this->rescue->goalColumns(), $this->rescue->price->slopes(),
             );
             $this->patience -= $steps;
             if ($found !== null && ($best === null || $found['cost'] < $best['cost'])) {

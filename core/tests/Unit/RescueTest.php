@@ -189,7 +189,7 @@ it('finds nothing dearer than trying everything', function (int $seed, array $go
                     $sums[$n] += $amount;
                 }
             }
-            $rest = $rescue->rest($choice, $sums, $all);
+            $rest = $rescue->price->rest($choice, $sums, $all);
             $best = $rest === null ? $best : min($best, $cost + $rest);
 
             return;
@@ -205,7 +205,7 @@ it('finds nothing dearer than trying everything', function (int $seed, array $go
         $rescue->options,
         $rescue->bowls,
         $all,
-        fn (array $choice, array $sums, float $limit): ?float => $rescue->rest($choice, $sums, $all, $limit)
+        fn (array $choice, array $sums, float $limit): ?float => $rescue->price->rest($choice, $sums, $all, $limit)
     );
 
     expect($solved['cost'] ?? INF)->toEqualWithDelta($best, 1e-9);
