@@ -47,11 +47,14 @@ final readonly class HeatClass
         $kinds = null;
         $name = '';
         $rows = [];
-        foreach (self::rowsFor($process, $texture, $cut->shape()) as $row) {
+        $isByTexture = self::isByTexture($process, $texture);
+        $shape = $cut->shape();
+        foreach (Compiled::doughs()['heat'][$texture->id] ?? [] as $row) {
             if ($name !== '' && $row['class'] !== $name && $row['class'] !== self::AFTERWARDS) {
                 continue;
             }
-            if ($row['of'] !== '' && ! in_array($row['of'], $kinds ??= self::kinds($cut, $dough, $isFilled), true)) {
+            $is = ($row['process'] === $process->id() || ($row['process'] === '' && $isByTexture)) && ($row['shapes'] === [] || in_array($shape, $row['shapes'], true));
+            if (! $is || ($row['of'] !== '' && ! in_array($row['of'], $kinds ??= self::kinds($cut, $dough, $isFilled), true))) {
                 continue;
             }
             if ($name === '') {
@@ -61,24 +64,6 @@ final readonly class HeatClass
         }
 
         return new self($name, $rows, $texture->id, $isDrained);
-    }
-
-    /**
-     * The rows that a process, a texture and a shape leave, whatever is in the dough; looked up once.
-     *
-     * @return list<HeatCells>
-     */
-    private static function rowsFor(Process $process, Texture $texture, string $shape): array
-    {
-        static $known = [];
-        $isByTexture = self::isByTexture($process, $texture);
-
-        return $known["{$process->id()} $texture->id $shape"] ??= array_values(array_filter(
-            Compiled::doughs()['heat'],
-            static fn (array $row): bool => ($row['process'] === $process->id() || ($row['process'] === '' && $isByTexture))
-                && ($row['textures'] === [] || in_array($texture->id, $row['textures'], true))
-                && ($row['shapes'] === [] || in_array($shape, $row['shapes'], true)),
-        ));
     }
 
     /** Rows without a process are those of the oven, the freezer and the fridge. */

@@ -35,7 +35,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type KeepingRow array{class: string, jarDays: float, fridgeDays: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type Three array{float, float, float}
  * @phpstan-type ChangeRow array{form: string, level: string, code: string, applies: array<string, true>, exempt: array<string, true>, message: string, advice: string, source: string}
- * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>, heat: list<HeatRow>, losses: list<LossRow>, drying: array<string, float>, states: array<string, list<string>>, most: array<string, float>}
+ * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>, heat: array<string, list<HeatRow>>, losses: list<LossRow>, drying: array<string, float>, states: array<string, list<string>>, most: array<string, float>}
  * @phpstan-type All array{
  *     version: string,
  *     entries: array<string, EntryRow>,

@@ -48,7 +48,7 @@ final readonly class Compiler
             'dough' => [
                 'parameters' => $measures->doughParameters(), 'uptake' => $measures->uptake(),
                 'free' => (new FreeWaters($this->folder, $measures->doughParameters()))->of($entries),
-                'heat' => $this->rows('heat'), 'losses' => $this->rows('losses'), 'drying' => array_column($this->rows('drying'), 'value', 'key'),
+                'heat' => $this->heat(), 'losses' => $this->rows('losses'), 'drying' => array_column($this->rows('drying'), 'value', 'key'),
                 'states' => array_column($this->rows('states'), 'foods', 'state'), 'most' => array_column($this->rows('most'), 'percent', 'of'),
                 'bindings' => $this->rows('bindings'), 'wanted' => $this->rows('wanted-feels'),
             ],
@@ -120,5 +120,16 @@ final readonly class Compiler
                 throw new RuntimeException('rules.csv, row '.($n + 2).", column code: \"{$row->text('code')}\" is never, but cases/never.txt holds no case of it.");
             }
         }
+    }
+
+    /** @return array<string, list<array<string, mixed>>> rows of heat.csv by the textures they are for */
+    private function heat(): array
+    {
+        $heat = [];
+        foreach (array_keys($this->by('textures', 'texture')) as $texture) {
+            $heat[$texture] = array_values(array_filter($this->rows('heat'), static fn (array $row): bool => $row['textures'] === [] || in_array($texture, (array) $row['textures'], true)));
+        }
+
+        return $heat;
     }
 }
