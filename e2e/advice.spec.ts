@@ -96,6 +96,8 @@ test('a rescue cuts smaller before it writes anything over, and what is taken is
     expect(Number(await page.getByLabel('pieces', { exact: true }).inputValue())).toBeGreaterThan(2)
     await expect(row(page, 1)).toContainText('250 g oat flour')
     await page.getByRole('button', { name: 'Change it towards a goal' }).click()
+    await expect(rescue).toContainText('Nothing needs to change.')
+    await expect(rescue.getByRole('button', { name: 'Take these changes' })).toHaveCount(0)
     await rescue.getByText('more wishes').click()
     for (const wish of ['without added sugar', 'low in purines', 'without nuts', 'softer', 'harder', 'smaller pieces']) await expect(rescue.getByRole('button', { name: wish })).toBeVisible()
     await rescue.getByLabel('% fewer kcal a piece').fill('20')

@@ -75,7 +75,7 @@ final class Vocabulary
     public const KEEPING = ['hard', 'biscuit', 'moist', 'meat', 'meat-dry', 'no-bake', 'frozen'];
 
     public const HEAT_CLASSES = [
-        'frozen', 'microwave', 'griddle-meat', 'griddle-egg', 'griddle', 'hob-meat', 'meat-drop', 'hob-egg', 'hob', 'dried', 'jerky', 'none', 'seeds', 'pie', 'egg-mould', 'egg-dish',
+        'frozen', 'microwave', 'griddle-meat', 'griddle-egg', 'griddle', 'hob-meat', 'meat-drop', 'meat-bar', 'hob-egg', 'hob', 'dried', 'jerky', 'none', 'seeds', 'pie', 'egg-mould', 'egg-dish',
         'meatball', 'meat-spread', 'meat-tray', 'meat-mould', 'meat-loaf', 'meat-piece', 'scone', 'mould-cake', 'mould-crisp', 'tray-cake', 'bar', 'tray', 'cake', 'drop',
         'ball', 'dough', 'off',
     ];

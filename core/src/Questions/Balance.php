@@ -21,7 +21,7 @@ final readonly class Balance
      * @param  int  $meatRow  row of the text
      * @param  list<BalancePoint>  $points  more meat from one to the next
      * @param  int  $now  the point of what is written
-     * @param  ?int  $stops  the last point from which more meat no longer holds; null where it always holds, or never does
+     * @param  ?int  $stops  the last point up to which it holds without a break; null where it holds to the end, or nowhere
      */
     private function __construct(public int $meatRow, public int $flourRow, public array $points, public int $now, public ?int $stops, public string $says) {}
 
@@ -34,7 +34,6 @@ final readonly class Balance
         }
         $sum = $meat->grams->best + $flour->grams->best;
         $points = [];
-        $stops = null;
         // what is written stands among the steps as it is
         $now = min(self::STEPS - 1, max(0, (int) round((self::STEPS + 1) * $meat->grams->best / $sum) - 1));
         foreach (range(1, self::STEPS) as $step) {
@@ -49,21 +48,47 @@ final readonly class Balance
                 $meatGrams, $flourGrams, $writer->write($meat->ingredient->id, $meatGrams, $recipe->lines[$meat->line]),
                 $writer->write($flour->ingredient->id, $flourGrams, $recipe->lines[$flour->line]), $feel?->feel, $holds,
             );
-            $stops = $holds ? $step - 1 : $stops;
         }
-        $stops = $stops === self::STEPS - 1 ? null : $stops;
+        [$stops, $again] = self::ends(array_column($points, 'holds'), $now);
 
-        return new self($recipe->lines[$meat->line]->place->row, $recipe->lines[$flour->line]->place->row, $points, $now, $stops, self::told($points, $stops, self::said($meat), self::said($flour)));
+        return new self($recipe->lines[$meat->line]->place->row, $recipe->lines[$flour->line]->place->row, $points, $now, $stops, self::told($points, $stops, $again, self::said($meat), self::said($flour)));
+    }
+
+    /**
+     * The last point up to which it holds without a break, from where it stands or before; null where it holds to the end, or nowhere. And
+     * the first point of the next stretch that holds: from so much meat on, the meat itself binds.
+     *
+     * @param  list<bool>  $holds
+     * @return array{?int, ?int}
+     */
+    private static function ends(array $holds, int $now): array
+    {
+        $from = $now;
+        while ($from >= 0 && ! $holds[$from]) {
+            $from--;
+        }
+        $first = array_search(true, $holds, true);
+        if ($first === false) {
+            return [null, null];
+        }
+        $end = $from < 0 ? $first : $from;
+        while (isset($holds[$end + 1]) && $holds[$end + 1]) {
+            $end++;
+        }
+        $next = array_search(true, array_slice($holds, $end + 1, null, true), true);
+
+        return $end === count($holds) - 1 ? [null, null] : [$end, $next === false ? null : $next];
     }
 
     /** @param  list<BalancePoint>  $points */
-    private static function told(array $points, ?int $stops, string $meat, string $flour): string
+    private static function told(array $points, ?int $stops, ?int $again, string $meat, string $flour): string
     {
         if ($stops === null) {
-            return $points[0]->holds ? 'It holds however little flour is left.' : "However it is shared, $meat and $flour make no dough that holds by itself: press it into a tray.";
+            return in_array(true, array_column($points, 'holds'), true) ? 'It holds however little flour is left.' : "However it is shared, $meat and $flour make no dough that holds by itself: press it into a tray.";
         }
+        $says = 'It holds up to '.round($points[$stops]->meatGrams)." g $meat on ".round($points[$stops]->flourGrams)." g $flour; with more meat it is spread, not shaped";
 
-        return 'It holds up to '.round($points[$stops]->meatGrams)." g $meat on ".round($points[$stops]->flourGrams)." g $flour; with more meat it is spread, not shaped.";
+        return $again === null ? "$says." : "$says, until from ".round($points[$again]->meatGrams).' g on the meat itself binds it.';
     }
 
     /** "minced turkey" of "minced turkey, raw". */

@@ -124,3 +124,26 @@ it('shows how far the flour may give way to the meat', function (): void {
     }
     expect(advice("300 g plain flour\n160 g water")['balance'])->toBeNull();
 });
+
+it('says up to where it holds without a break, whatever is in it besides', function (): void {
+    $broken = 0;
+    foreach (['', "\n100 g mashed banana\n2 eggs", "\n200 g pumpkin purée", "\n100 g water", "\n60 g rapeseed oil\n1 egg"] as $more) {
+        foreach ([[50, 300], [150, 200], [200, 250], [400, 60], [300, 300]] as [$meat, $flour]) {
+            $balance = advice("$meat g minced turkey\n$flour g oat flour$more")['balance'];
+            $holds = array_column($balance['points'], 'holds');
+            expect($balance['points'][$balance['now']]['meatGrams'])->toEqualWithDelta($meat, 1e-9);
+            if ($balance['stops'] === null) {
+                expect(end($holds) || ! in_array(true, $holds, true))->toBeTrue($balance['says']);
+
+                continue;
+            }
+            expect($holds[$balance['stops']])->toBeTrue()->and($holds[$balance['stops'] + 1])->toBeFalse();
+            // where it holds as it is, nothing between here and there gives way
+            expect($holds[$balance['now']] && in_array(false, array_slice($holds, $balance['now'], $balance['stops'] - $balance['now'] + 1), true))->toBeFalse($balance['says']);
+            $again = in_array(true, array_slice($holds, $balance['stops'] + 1), true);
+            expect(str_contains($balance['says'], 'the meat itself binds it'))->toBe($again, $balance['says']);
+            $broken += $again ? 1 : 0;
+        }
+    }
+    expect($broken)->toBeGreaterThan(0);
+});

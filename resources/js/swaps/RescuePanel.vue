@@ -35,6 +35,7 @@ let turn = 0
 
 const asked = computed(() => [...goals.value, ...(fewer.value === null ? [] : [`fewer-calories:${fewer.value}`])])
 const chosen = computed(() => plan.value?.rescues[at.value] ?? null)
+const changes = computed(() => chosen.value !== null && (chosen.value.changes.length > 0 || chosen.value.cut !== null || chosen.value.bake !== null))
 
 async function work(): Promise<void> {
     const request = question()
@@ -119,14 +120,14 @@ function leave(): void {
         <p v-if="plan !== null && plan.why !== null" class="problem" role="status">{{ plan.why }}</p>
         <template v-if="plan !== null && chosen !== null">
             <div class="rescue__ways" role="group" aria-label="Ways to do it"><button v-for="(one, number) in plan.rescues" :key="one.recipeText" type="button" class="way" :aria-pressed="at === number" @click="at = number">{{ one.says }}</button></div>
-            <p class="paper__ends"><v-btn @click="leave">Leave it as it is</v-btn><v-btn variant="flat" color="primary" @click="take">Take these changes</v-btn></p>
+            <p class="paper__ends"><v-btn @click="leave">Leave it as it is</v-btn><v-btn v-if="changes" variant="flat" color="primary" @click="take">Take these changes</v-btn></p>
             <p v-if="served !== ''">{{ served }}</p>
             <ol v-if="chosen.changes.length > 0" class="rescue__changes" aria-label="What changes, and why"><li v-for="one in chosen.changes" :key="one.line + (one.to ?? '')"><del v-if="one.action !== 'add'">{{ one.line }}</del> <ins>{{ one.to ?? 'left out' }}</ins><small>{{ one.reason }}</small></li></ol>
-            <p v-if="after !== null"><strong>{{ figure(answer?.piece.kcal.best ?? 0) }} → {{ figure(after.piece.kcal.best) }}</strong> kcal a piece; fat {{ figure(answer?.piece.nutrients['fatG'] ?? 0) }} → {{ figure(after.piece.nutrients['fatG'] ?? 0) }} g; <template v-if="answer?.batch.feel !== after.batch.feel">{{ answer?.batch.feel ?? '–' }} → </template>{{ after.batch.feel ?? '–' }}</p>
-            <ul class="rescue__rations"><li v-for="one in rations" :key="one.dog"><strong>{{ one.dog }}</strong> {{ pieces(one.before) }} → {{ pieces(one.after) }} a day<template v-if="!one.cleared"> (not cleared yet)</template><span class="rescue__dots"><PieceDots :count="one.before" ghost :most="12" /><span aria-hidden="true">→</span><PieceDots :count="one.after" :ghost="!one.cleared" :most="12" /></span></li></ul>
+            <p v-if="after !== null && changes"><strong>{{ figure(answer?.piece.kcal.best ?? 0) }} → {{ figure(after.piece.kcal.best) }}</strong> kcal a piece; fat {{ figure(answer?.piece.nutrients['fatG'] ?? 0) }} → {{ figure(after.piece.nutrients['fatG'] ?? 0) }} g; <template v-if="answer?.batch.feel !== after.batch.feel">{{ answer?.batch.feel ?? '–' }} → </template>{{ after.batch.feel ?? '–' }}</p>
+            <ul v-if="changes" class="rescue__rations"><li v-for="one in rations" :key="one.dog"><strong>{{ one.dog }}</strong> {{ pieces(one.before) }} → {{ pieces(one.after) }} a day<template v-if="!one.cleared"> (not cleared yet)</template><span class="rescue__dots"><PieceDots :count="one.before" ghost :most="12" /><span aria-hidden="true">→</span><PieceDots :count="one.after" :ghost="!one.cleared" :most="12" /></span></li></ul>
             <ul v-if="chosen.leftOut.length > 0" class="doubts" aria-label="Left out"><li v-for="one in chosen.leftOut" :key="one.dog"><strong>{{ one.dog }}</strong>: {{ one.reason }}</li></ul>
             <p v-if="plan.tables.length > 1">Or bake {{ plan.tables.length }} batches: {{ plan.tables.map((table) => table.join(', ')).join(' / ') }}.</p>
-            <p class="hint">{{ chosen.optimal ? 'No set of changes known here costs less.' : 'The best that was found in the time.' }}</p>
+            <p v-if="changes" class="hint">{{ chosen.optimal ? 'No set of changes known here costs less.' : 'The best that was found in the time.' }}</p>
         </template>
         <div class="rescue__goals" role="group" aria-label="And make it">
             <span class="hint">And make it</span>
