@@ -68,7 +68,7 @@ final class Vocabulary
     ];
 
     public const RESCUE_WEIGHTS = [
-        'change', 'remove', 'add', 'job-lost', 'rank', 'adjust', 'mend', 'batch', 'cut', 'cut-step', 'hurts', 'hurts-ill', 'identity', 'named', 'richer-fat', 'richer-kcal', 'dislike', 'new', 'label', 'not-at-hand',
+        'change', 'remove', 'add', 'job-lost', 'rank', 'adjust', 'mend', 'batch', 'cut', 'cut-step', 'hurts', 'hurts-ill', 'identity', 'named', 'pieces-for-mash', 'richer-fat', 'richer-kcal', 'dislike', 'new', 'label', 'not-at-hand',
         'meat-lost', 'fewer-pieces',
     ];
 

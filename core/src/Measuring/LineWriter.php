@@ -43,10 +43,30 @@ final class LineWriter
     /** In cups and spoons where that comes within a share of what is meant, else in grams. */
     public function nearly(string $ingredient, float $grams, float $within, ?ReadLine $like = null): string
     {
-        $text = $this->write($ingredient, $grams, $like);
-        $read = $this->weigher->weigh($this->reader->read($text));
+        foreach ([$this->write($ingredient, $grams, $like), $this->cupAndSpoons($ingredient, $grams, $like)] as $text) {
+            $read = $text === null ? null : $this->weigher->weigh($this->reader->read($text));
+            if ($text !== null && $read !== null && abs($read->best - $grams) <= $within) {
+                return $text;
+            }
+        }
 
-        return $read !== null && abs($read->best - $grams) <= $within ? $text : round($grams).' g '.$this->name($ingredient);
+        return round($grams).' g '.$this->name($ingredient);
+    }
+
+    /** "⅞ cup plus 2 tsp water"; null where the recipe is weighed, or no cup of it is known. */
+    private function cupAndSpoons(string $ingredient, float $grams, ?ReadLine $like): ?string
+    {
+        $unit = $like?->amounts[0]->unit ?? null;
+        $line = $this->reader->read('1 cup '.$this->name($ingredient));
+        $cup = $this->weigher->weigh($line)?->best;
+        if ($cup === null || $cup <= 0.0 || ($unit === null ? $this->byWeight : in_array($unit, self::MEASURED, true)) || $line->food?->id !== $ingredient) {
+            return null;
+        }
+        $whole = floor(8 * $grams / $cup) / 8 * $cup;
+        $cups = $whole < $cup / 4 ? null : $this->measured($ingredient, $whole);
+        $spoons = $this->measured($ingredient, $grams - $whole);
+
+        return $cups === null || $spoons === null ? null : "$cups plus $spoons ".$this->name($ingredient);
     }
 
     public function write(string $ingredient, float $grams, ?ReadLine $like = null): string

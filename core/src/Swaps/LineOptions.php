@@ -74,7 +74,7 @@ final class LineOptions
         foreach (Swap::for($portion->ingredient, $this->request->kitchen->swaps, $state) as $swap) {
             $option = $this->binders->mayStandIn($portion, $swap) ? $this->swapped($line, $portion, $swap, $why) : null;
             if ($option !== null) {
-                $options[] = $option->dearer($this->identity->cost($portion, $option->portions));
+                $options[] = $option->dearer($this->identity->cost($portion, $option->portions) + $this->forMash($line, $option));
             }
         }
         usort($options, static fn (Option $a, Option $b): int => $a->cost <=> $b->cost);
@@ -84,6 +84,14 @@ final class LineOptions
         }
 
         return [$keep, ...$options];
+    }
+
+    /** What was mashed or puréed is best replaced by what is smooth. */
+    private function forMash(ReadLine $line, Option $option): float
+    {
+        $isSmooth = array_intersect($line->forms, ['mashed', 'pureed']) === [] || $option->portions === [] || Plate::allows('creamy', $option->portions[0]->ingredient);
+
+        return $isSmooth ? 0.0 : $this->weights['pieces-for-mash'];
     }
 
     /**

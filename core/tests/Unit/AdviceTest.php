@@ -93,6 +93,25 @@ it('lets no purée stand in for the egg that holds a dough of coconut or ground 
     }
 });
 
+it('puts what is smooth first where it was mashed, and writes it as it is shown', function (): void {
+    expect(standIns("200 g sweet potato, mashed\n200 g oat flour", 0, ['dogs' => [['conditions' => ['oxalate-stones']]]])[0])->toBe('200 g plain pumpkin purée')
+        ->and(standIns("200 g sweet potato, grated\n200 g oat flour", 0, ['dogs' => [['conditions' => ['oxalate-stones']]]])[0])->toBe('200 g courgette');
+    foreach (["1 cup milk\n2 cups oat flour\n1 tsp cinnamon", "60 ml milk\n200 g oat flour\n1 egg", "250 g oat flour\n1/2 cup milk\n1 egg"] as $text) {
+        $line = (int) (substr_count(strstr($text, 'milk', true), "\n"));
+        foreach (Asking::of('swaps', ['version' => 1, 'recipe' => ['text' => $text], 'dogs' => [dog('Rex', ['allergies' => ['dairy']])], 'line' => $line])['candidates'] as $one) {
+            expect(explode("\n", $one['recipeText']))->toContain(...$one['texts']);
+        }
+    }
+});
+
+it('measures what it mends in cups and spoons where the recipe does', function (): void {
+    $all = standIns("1 cup milk\n2 cups oat flour\n1 tsp cinnamon", 0, ['dogs' => [['allergies' => ['dairy']]]]);
+    expect($all[0])->toBe('⅞ cup plus 2 tsp water');
+    foreach ($all as $one) {
+        expect($one)->not->toMatch('/^\d+ g/')->and(answer($one)['lines'][0]['findings'] ?? [])->toBe(array_filter(answer($one)['lines'][0]['findings'] ?? [], static fn (array $finding): bool => $finding['level'] !== 'unknown'));
+    }
+});
+
 it('holds back what is poured, never a part of an egg', function (): void {
     $rescued = Asking::of('rescue', ['version' => 1, 'recipe' => ['text' => "100 g peanut butter\n200 g oat flour\n1 egg\n60 ml milk"], 'dogs' => [dog()], 'goals' => ['nut-free', 'dairy-free']])['rescues'];
     foreach ($rescued as $rescue) {
