@@ -39,7 +39,7 @@ final readonly class PartsPresenter
             'keptGrams' => Presenter::range($part->isBody() && $part->keeps->grams === null ? $main->batch->heatClass()->bakedGrams($main->texture, $part->kept->grams, $part->kept->solids) : $part->keptGrams),
             'kcal' => Presenter::range($part->kept->kcal),
             'wetness' => $part->dough->wetness,
-            'feel' => $part->dough->feel()?->feel,
+            'feel' => $part->isADough() ? $part->dough->feel()?->feel : null,
             'gramsPerPiece' => Presenter::range($grams),
             'kcalPerPiece' => Presenter::range($kcal),
         ];

@@ -18,7 +18,7 @@ final class Figure
     {
         $decimals = self::decimals($value);
 
-        return self::written(floor($value * 10 ** $decimals) / 10 ** $decimals, $decimals);
+        return self::written(floor(round($value * 10 ** $decimals, 6)) / 10 ** $decimals, $decimals);
     }
 
     private static function decimals(float $value): int

@@ -229,3 +229,10 @@ it('rescues, sizes and swaps a recipe in parts, and lets go what fits no more', 
         expect(Asking::of($question, $more + $request)['version'])->toBe(1, $question);
     }
 });
+
+it('calls a cream no batter, and a crumble a dough', function (): void {
+    $feels = static fn (string $part): array => array_column(answer("For the cake:\n250 g oat flour\n100 g mashed banana\n2 eggs\n$part")['parts'], 'feel', 'role');
+    expect($feels("For the frosting:\n200 g cream cheese\n2 tbsp carob powder")['frosting'])->toBeNull()
+        ->and($feels("For the topping:\n100 g oat flour\n60 g butter\n20 g water")['topping'])->not->toBeNull()
+        ->and($feels("For the frosting:\n200 g cream cheese")['body'])->not->toBeNull();
+});

@@ -23,6 +23,8 @@ const kgTo = computed(() => props.growth.curve[props.growth.curve.length - 1]?.k
 const ex = (kg: number): number => 40 + (kg - kgFrom.value) / Math.max(0.1, kgTo.value - kgFrom.value) * (W - 54)
 const ey = (kcal: number): number => H - 20 - kcal / kcalMost.value * (H - 34)
 const energy = computed(() => props.growth.curve.map((one, n) => `${n === 0 ? 'M' : 'L'}${ex(one.kg)} ${ey(one.kcal)}`).join(' '))
+/** Where the last weighing stands: its label goes beside it, or under it at the edge. */
+const last = computed(() => x(weighed.value[weighed.value.length - 1]?.ageMonths ?? 0))
 const now = computed(() => weighed.value[weighed.value.length - 1]?.kg ?? null)
 </script>
 
@@ -35,7 +37,7 @@ const now = computed(() => weighed.value[weighed.value.length - 1]?.kg ?? null)
                 <g v-if="growth.expectedKg !== null"><path :d="`M34 ${y(growth.expectedKg)} H${W - 8}`" class="growth__goal" /><text :x="W - 10" :y="y(growth.expectedKg) - 4" text-anchor="end">{{ figure(growth.expectedKg) }} kg grown, at {{ growth.adultFromMonths }} months</text></g>
                 <path :d="line" class="growth__line" />
                 <g v-for="one in weighed" :key="one.ageMonths"><circle :cx="x(one.ageMonths)" :cy="y(one.kg)" r="3.2" class="growth__dot" /></g>
-                <text v-if="now !== null" :x="Math.min(W - 8, x(weighed[weighed.length - 1]?.ageMonths ?? 0))" :y="y(now) + 20" text-anchor="end">{{ figure(now) }} kg</text>
+                <text v-if="now !== null" :x="last > W - 44 ? W - 8 : last + 6" :y="last > W - 44 ? y(now) + 18 : y(now) + 4" :text-anchor="last > W - 44 ? 'end' : 'start'">{{ figure(now) }} kg</text>
                 <text x="30" :y="y(kgMost / 1.1) + 4" text-anchor="end">{{ figure(kgMost / 1.1) }}</text><text x="30" :y="H - 20" text-anchor="end">0</text>
                 <text x="34" :y="H - 6">{{ figure(firstMonth) }} months</text><text :x="W - 8" :y="H - 6" text-anchor="end">{{ figure(months) }}</text>
             </svg>

@@ -10,12 +10,17 @@ use MildBowl\Core\Baking\Processes\Oven;
 use MildBowl\Core\Baking\Processes\Process;
 use MildBowl\Core\Baking\Processes\Processes;
 use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Baking\Uptake;
+use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Values\Range;
 
 /** A part of a recipe: its own dough, what is done to it, what of it goes on, and how it comes to the pieces. */
 final readonly class Part
 {
+    /** Share of flour from which a filling or a topping is a dough, not a cream with a little powder in it. */
+    private const A_DOUGH = 0.15;
+
     /** What goes on, before the part's own heat. */
     public Dough $kept;
 
@@ -106,6 +111,14 @@ final readonly class Part
             self::isSet($this->dough) => Processes::named('set'),
             default => new NoHeat,
         };
+    }
+
+    /** Whether it feels as a dough does: what is cut, and what is laid on it only where flour is a part of it worth the name. */
+    public function isADough(): bool
+    {
+        $flour = array_sum(array_map(static fn (Weighed $one): float => Uptake::of($one->ingredient) > 0.0 ? $one->grams->best : 0.0, $this->dough->weighed));
+
+        return $this->isBody() || $this->dough->binding !== null || $flour >= self::A_DOUGH * $this->dough->grams->best;
     }
 
     /** The texture the part has, where the pieces are baked to another. */
