@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Baking\Weighed;
+use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
 use MildBowl\Core\Tests\Support\Generated;
@@ -231,3 +232,32 @@ function blocksOf(Generated $made): array
 }
 
 const CAKE = "For the cake:\n250 g oat flour\n100 g applesauce\n2 eggs\n\nFor the frosting:\n200 g cream cheese\n1 egg";
+
+/** What is asked about where a test names no recipe. */
+const ROUNDS = "1 1/2 cups oat flour\n1 large egg\n1/2 cup homemade pumpkin puree";
+
+/**
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function asked(string $question, array $more, string $text = ROUNDS): array
+{
+    $body = json_encode($more + ['version' => 1, 'recipe' => ['text' => $text]], JSON_THROW_ON_ERROR);
+    expect(schemaErrors(json_decode($body), "$question-request"))->toBe('');
+    $answer = Asking::json($question, $body);
+    expect(schemaErrors($answer, "$question-answer"))->toBe('');
+
+    return $answer;
+}
+
+/** @param  array<string, mixed>  $more */
+function refusalOf(string $question, array $more): RequestRefused
+{
+    try {
+        $body = json_encode($more + ['version' => 1, 'recipe' => ['text' => ROUNDS]], JSON_THROW_ON_ERROR);
+        Asking::json($question, $body);
+    } catch (RequestRefused $refused) {
+        return $refused;
+    }
+    throw new LogicException('It was answered.');
+}

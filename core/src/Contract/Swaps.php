@@ -12,7 +12,6 @@ use MildBowl\Core\Questions\SwapCandidate;
 use MildBowl\Core\Questions\SwapFigures;
 use MildBowl\Core\Questions\SwapsQuestion;
 use MildBowl\Core\Swaps\Jobs;
-use MildBowl\Core\Swaps\Option;
 
 /** `swaps` */
 final readonly class Swaps implements Answers
@@ -48,15 +47,7 @@ final readonly class Swaps implements Answers
     /** @return array<string, mixed> */
     private static function candidate(SwapCandidate $one): array
     {
-        $texts = $one->option->texts;
-        foreach ($one->composed->changes as $change) {
-            // of what is poured a little may be held back: what is written is what is shown
-            if ($change->action === Option::SWAP && isset($texts[0])) {
-                $texts[0] = $change->to ?? $texts[0];
-            }
-        }
-
-        return ['action' => $one->option->action, 'texts' => $texts, 'reason' => $one->option->reason]
+        return ['action' => $one->option->action, 'texts' => $one->texts(), 'reason' => $one->option->reason]
             + Presenter::dogs($one->serves, 'serves', 'servesIds') + Presenter::dogs($one->notFor, 'notFor', 'notForIds') + ['labels' => $one->option->labels]
             + Presenter::dogs($one->option->newTo, 'newTo', 'newToIds') + [
                 'mending' => $one->mending, 'recipeText' => $one->composed->text, 'steps' => $one->composed->steps, 'cost' => round($one->option->cost, 4),

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Measuring;
 use MildBowl\Core\Pantry\Lexicon;
 use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\ReadLine;
+use MildBowl\Core\Values\Range;
 
 /** Writes an amount of a food as a line, in the units the recipe uses, so that it reads back as what was meant. */
 final class LineWriter
@@ -56,10 +57,8 @@ final class LineWriter
     /** "⅞ cup plus 2 tsp water"; null where the recipe is weighed, or no cup of it is known. */
     private function cupAndSpoons(string $ingredient, float $grams, ?ReadLine $like): ?string
     {
-        $unit = $like?->amounts[0]->unit ?? null;
-        $line = $this->reader->read('1 cup '.$this->name($ingredient));
-        $cup = $this->weigher->weigh($line)?->best;
-        if ($cup === null || $cup <= 0.0 || ($unit === null ? $this->byWeight : in_array($unit, self::MEASURED, true)) || $line->food?->id !== $ingredient) {
+        $cup = $this->cup($ingredient)[1]->best ?? 0.0;
+        if ($cup <= 0.0 || $this->isWeighed($like)) {
             return null;
         }
         $whole = floor(8 * $grams / $cup) / 8 * $cup;
@@ -77,10 +76,8 @@ final class LineWriter
 
             return $eggs === 1 ? '1 large egg' : "$eggs large eggs";
         }
-        $unit = $like?->amounts[0]->unit ?? null;
-        $byWeight = $unit === null ? $this->byWeight : in_array($unit, self::MEASURED, true);
 
-        return (($byWeight && $grams >= self::LEAST_WEIGHED ? null : $this->measured($ingredient, $grams)) ?? self::weighed($grams))." $name";
+        return (($this->isWeighed($like) && $grams >= self::LEAST_WEIGHED ? null : $this->measured($ingredient, $grams)) ?? self::weighed($grams))." $name";
     }
 
     /** In spoons and cups, as a hand adds it to a bowl; in grams where that cannot be. */
@@ -89,12 +86,27 @@ final class LineWriter
         return ($this->measured($ingredient, $grams) ?? self::weighed($grams)).' '.$this->name($ingredient);
     }
 
+    /** Whether a line like this one is written by weight: as that line is, else as the recipe is. */
+    private function isWeighed(?ReadLine $like): bool
+    {
+        $unit = $like?->amounts[0]->unit ?? null;
+
+        return $unit === null ? $this->byWeight : in_array($unit, self::MEASURED, true);
+    }
+
+    /** @return array{ReadLine, ?Range} a cup of a food as a line, and its grams; null where no cup of it is known */
+    private function cup(string $ingredient): array
+    {
+        $line = $this->reader->read('1 cup '.$this->name($ingredient));
+
+        return [$line, $line->food?->id === $ingredient ? $this->weigher->weigh($line) : null];
+    }
+
     /** null where no cup of it is known, and below what a spoon holds. */
     private function measured(string $ingredient, float $grams): ?string
     {
-        $line = $this->reader->read('1 cup '.$this->name($ingredient));
-        $cup = $this->weigher->weigh($line);
-        $measure = $cup === null || $cup->best <= 0.0 || $line->food?->id !== $ingredient ? null : $this->weigher->measure($line, $cup->times($grams / $cup->best));
+        [$line, $cup] = $this->cup($ingredient);
+        $measure = $cup === null || $cup->best <= 0.0 ? null : $this->weigher->measure($line, $cup->times($grams / $cup->best));
 
         return $measure === 'a pinch' ? null : $measure;
     }

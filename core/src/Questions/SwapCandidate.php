@@ -18,4 +18,17 @@ final readonly class SwapCandidate
      * @param  array{out: string, in: string}|null  $swap  null where nothing is put in
      */
     public function __construct(public Option $option, public array $serves, public array $notFor, public ?string $mending, public Composed $composed, public SwapFigures $after, public ?array $swap) {}
+
+    /** @return list<string> what is written for the line: of what is poured a little may be held back */
+    public function texts(): array
+    {
+        $texts = $this->option->texts;
+        foreach ($this->composed->changes as $change) {
+            if ($change->action === Option::SWAP && $change->to !== null) {
+                return [$change->to, ...array_slice($texts, 1)];
+            }
+        }
+
+        return $texts;
+    }
 }

@@ -49,7 +49,7 @@ final class Cares
                 continue;
             }
             $aDay = $dose->capPerDay($dog, $budget?->kcal, null);
-            $said[] = ucfirst($dose->code).": at most {$dose->limit} {$dose->unit}".($aDay === null ? '' : ', which is '.Figure::atMost($aDay >= 0.1 ? floor(10 * $aDay + 1e-9) / 10 : $aDay)." $unit a day").'.';
+            $said[] = ucfirst($dose->code).": at most {$dose->limit} {$dose->unit}".($aDay === null ? '' : ', which is '.Figure::roughAtMost($aDay)." $unit a day").'.';
         }
 
         return $said;

@@ -16,8 +16,17 @@ final class Figure
     /** The same for what may be reached and not gone over: never more than it is. */
     public static function atMost(float $value): string
     {
-        $decimals = self::decimals($value);
+        return self::floored($value, self::decimals($value));
+    }
 
+    /** The same in a sentence: a tenth at the finest, where it comes to one. */
+    public static function roughAtMost(float $value): string
+    {
+        return self::floored($value, $value >= 0.1 ? min(1, self::decimals($value)) : self::decimals($value));
+    }
+
+    private static function floored(float $value, int $decimals): string
+    {
         return self::written(floor(round($value * 10 ** $decimals, 6)) / 10 ** $decimals, $decimals);
     }
 

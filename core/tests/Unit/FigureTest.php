@@ -17,3 +17,7 @@ it('says of what may be reached never more than it is, and hardly less', functio
 it('says no more than is known', function (float $value, string $said): void {
     expect(Figure::rough($value))->toBe($said);
 })->with([[88.46, '88'], [20.2, '20'], [8.46, '8.5'], [2.04, '2'], [0.256, '0.26']]);
+
+it('is as careful in a sentence', function (float $value, string $said): void {
+    expect(Figure::roughAtMost($value))->toBe($said);
+})->with([[4.66, '4.6'], [15.27, '15.2'], [0.47, '0.4'], [0.047, '0.047'], [120.9, '120'], [5.0, '5']]);

@@ -37,7 +37,9 @@ const wedges = computed(() => (answer.value?.slices ?? []).flatMap((slice) => {
     })
 }))
 const isDrawn = computed(() => whole.value <= MOST_DRAWN)
-const share = (of: number): string => of >= 1 ? (isDrawn.value ? 'a whole slice' : 'a whole piece') : of === 0.5 ? 'half' : of === 0.25 ? 'a quarter' : of === 0.75 ? 'three quarters' : `${Math.round(100 * of)} %`
+const PARTS = new Map([[0.25, 'a quarter'], [0.5, 'half'], [0.75, 'three quarters']])
+const oneWhole = computed(() => isDrawn.value ? 'a whole slice' : 'a whole piece')
+const share = (of: number): string => of >= 1 ? oneWhole.value : PARTS.get(of) ?? `${Math.round(100 * of)} %`
 const without = (parts: string[]): string => parts.map((one) => one.replace(/^for the /i, 'the ').replace(/:$/, '')).join(' and ')
 </script>
 
