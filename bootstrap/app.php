@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\ContentSecurity;
+use App\Http\Middleware\OneWrite;
 use App\Http\Middleware\OpenKitchen;
 use App\Http\Middleware\RequireJson;
 use App\Http\Middleware\WholeText;
@@ -25,7 +26,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->group('web', [ContentSecurity::class]);
         $middleware->group('api', [RequireJson::class]);
         // A row is looked up in the open kitchen only.
-        $middleware->group('kitchen', [WholeText::class, OpenKitchen::class, SubstituteBindings::class]);
+        $middleware->group('kitchen', [WholeText::class, OpenKitchen::class, OneWrite::class, SubstituteBindings::class]);
         // A recipe is kept letter by letter. A question to core is read from its own body: nothing of it is walked through twice.
         $asks = static fn (Request $request): bool => str_starts_with($request->path(), 'api/ask/') || Contract::has(substr($request->path(), strlen('api/')));
         $middleware->trimStrings(except: ['text', 'steps', $asks]);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ChangesController;
 use App\Http\Controllers\ChoicesController;
 use App\Http\Controllers\ConfirmationController;
 use App\Http\Controllers\CoreController;
@@ -12,10 +13,13 @@ use App\Http\Controllers\LabelShelfController;
 use App\Http\Controllers\OwnFoodController;
 use App\Http\Controllers\OwnNameController;
 use App\Http\Controllers\OwnSwapController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProductController;
 use App\Http\Controllers\RecipeController;
+use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TableController;
+use App\Http\Controllers\TrashController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\WeighingController;
 use Illuminate\Support\Facades\Route;
@@ -39,6 +43,12 @@ Route::middleware('kitchen')->group(function (): void {
         Route::post("ask/$question", KitchenQuestionController::class)->name("ask.$question");
     }
     Route::put('table', TableController::class)->name('table.update');
+    Route::get('changes', ChangesController::class)->name('changes');
+    Route::get('shelf', [ShelfController::class, 'index'])->name('shelf');
+    Route::post('shelf/judge', [ShelfController::class, 'judge'])->name('shelf.judge');
+    Route::get('trash', [TrashController::class, 'index'])->name('trash');
+    Route::post('trash/{kind}/{id}', [TrashController::class, 'restore'])->name('trash.restore');
+    Route::apiResource('photos', PhotoController::class)->only(['store', 'show']);
     Route::apiResource('dogs', DogController::class);
     Route::apiResource('dogs.weighings', WeighingController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('recipes', RecipeController::class);

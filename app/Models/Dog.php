@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToKitchen;
+use App\Models\Concerns\Versioned;
 use App\Support\KitchenClock;
 use Carbon\CarbonImmutable;
 use Database\Factories\DogFactory;
@@ -42,7 +43,7 @@ use Illuminate\Database\Eloquent\Model;
 final class Dog extends Model
 {
     /** @use HasFactory<DogFactory> */
-    use BelongsToKitchen, HasFactory, HasUuids;
+    use BelongsToKitchen, HasFactory, HasUuids, Versioned;
 
     protected $table = 'dogs';
 
@@ -51,7 +52,7 @@ final class Dog extends Model
     private const SECONDS_A_DAY = 86400;
 
     protected $fillable = [
-        'name', 'weight_kg', 'born_on', 'sex', 'neutered', 'body_condition', 'activity', 'breed', 'expected_adult_weight_kg', 'stage', 'teeth', 'eating',
+        'id', 'name', 'weight_kg', 'born_on', 'sex', 'neutered', 'body_condition', 'activity', 'breed', 'expected_adult_weight_kg', 'stage', 'teeth', 'eating',
         'allergies', 'allow_list', 'conditions', 'medicines', 'new_ingredients', 'dislikes', 'food_kcal_per_100g', 'budget_percent', 'at_table', 'position', 'meals', 'weight_said',
     ];
 

@@ -26,6 +26,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $tray_gap_mm
  * @property int $trays_at_once
  * @property bool $oven_fan
+ * @property string $weights_as
+ * @property string $sizes_as
+ * @property string $dates_as
+ * @property int $version
+ * @property int $changed
  * @property string $timezone a name such as Europe/London
  */
 final class Kitchen extends Model
@@ -37,8 +42,8 @@ final class Kitchen extends Model
 
     protected $attributes = ['timezone' => 'UTC'];
 
-    protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature', 'tray_width_mm', 'tray_length_mm', 'tray_gap_mm', 'trays_at_once', 'oven_fan', 'timezone'];
+    protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature', 'tray_width_mm', 'tray_length_mm', 'tray_gap_mm', 'trays_at_once', 'oven_fan', 'timezone', 'weights_as', 'sizes_as', 'dates_as', 'version'];
 
     /** @var array<string, string> */
-    protected $casts = ['budget_percent' => 'float', 'tray_width_mm' => 'float', 'tray_length_mm' => 'float', 'tray_gap_mm' => 'float', 'trays_at_once' => 'integer', 'oven_fan' => 'boolean'];
+    protected $casts = ['budget_percent' => 'float', 'tray_width_mm' => 'float', 'tray_length_mm' => 'float', 'tray_gap_mm' => 'float', 'trays_at_once' => 'integer', 'oven_fan' => 'boolean', 'version' => 'integer', 'changed' => 'integer'];
 }

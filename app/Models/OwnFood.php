@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToKitchen;
+use App\Models\Concerns\Versioned;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 
@@ -15,11 +16,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class OwnFood extends Model
 {
-    use BelongsToKitchen, HasUuids;
+    use BelongsToKitchen, HasUuids, Versioned;
 
     protected $table = 'own_foods';
 
-    protected $fillable = ['name', 'fields'];
+    protected $fillable = ['id', 'name', 'fields'];
 
     /** @var array<string, string> */
     protected $casts = ['fields' => 'array'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToKitchen;
+use App\Models\Concerns\Versioned;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 
@@ -15,9 +16,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class OwnName extends Model
 {
-    use BelongsToKitchen, HasUuids;
+    use BelongsToKitchen, HasUuids, Versioned;
 
     protected $table = 'own_names';
 
-    protected $fillable = ['words', 'ingredient'];
+    protected $fillable = ['id', 'words', 'ingredient'];
 }

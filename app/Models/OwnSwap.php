@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToKitchen;
+use App\Models\Concerns\Versioned;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 
@@ -18,11 +19,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class OwnSwap extends Model
 {
-    use BelongsToKitchen, HasUuids;
+    use BelongsToKitchen, HasUuids, Versioned;
 
     protected $table = 'own_swaps';
 
-    protected $fillable = ['out', 'in', 'ratio', 'rating', 'note'];
+    protected $fillable = ['id', 'out', 'in', 'ratio', 'rating', 'note'];
 
     /** @var array<string, string> */
     protected $casts = ['ratio' => 'float'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToKitchen;
+use App\Models\Concerns\Versioned;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -17,11 +18,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Product extends Model
 {
-    use BelongsToKitchen, HasUuids;
+    use BelongsToKitchen, HasUuids, Versioned;
 
     protected $table = 'products';
 
-    protected $fillable = ['name', 'number'];
+    protected $fillable = ['id', 'name', 'number'];
 
     /** @return HasMany<ProductReading, $this> every wording that was read, the newest first */
     public function readings(): HasMany

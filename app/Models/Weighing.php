@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToKitchen;
+use App\Models\Concerns\Versioned;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
@@ -21,11 +22,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Weighing extends Model
 {
-    use BelongsToKitchen, HasUuids;
+    use BelongsToKitchen, HasUuids, Versioned;
 
     protected $table = 'weighings';
 
-    protected $fillable = ['dog_id', 'weighed_on', 'kg'];
+    protected $fillable = ['id', 'dog_id', 'weighed_on', 'kg'];
 
     /** @return BelongsTo<Dog, $this> */
     public function dog(): BelongsTo

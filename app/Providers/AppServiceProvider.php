@@ -6,17 +6,9 @@ namespace App\Providers;
 
 use App\Devices\LabelShelf;
 use App\Devices\PaperLabelShelf;
-use App\Models\Confirmation;
-use App\Models\Dog;
-use App\Models\OwnFood;
-use App\Models\OwnName;
-use App\Models\OwnSwap;
-use App\Models\Price;
-use App\Models\Product;
-use App\Models\Recipe;
-use App\Models\Weighing;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
+use App\Support\Kinds;
 use Carbon\FactoryImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -41,7 +33,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
-        foreach ([Dog::class, Recipe::class, Product::class, OwnName::class, OwnFood::class, OwnSwap::class, Confirmation::class, Weighing::class, Price::class] as $model) {
+        foreach (Kinds::ROWS as $model) {
             Gate::policy($model, OfThisKitchen::class);
         }
     }

@@ -20,11 +20,11 @@ final class KitchenParts
 {
     /** Every row of the kitchen that is asked for, as one list each: no model is made of what goes on as JSON. */
     private const LISTS = [
-        'foods' => 'select json_agg(own order by own.name) from own_foods own where own.kitchen_id = kitchens.id',
-        'names' => 'select json_agg(own order by own.words) from own_names own where own.kitchen_id = kitchens.id',
-        'prices' => 'select json_agg(own order by own.ingredient) from prices own where own.kitchen_id = kitchens.id',
-        'swaps' => 'select json_agg(own order by own."out") from own_swaps own where own.kitchen_id = kitchens.id',
-        'products' => "select json_agg(json_build_object('id', own.id, 'name', own.name, 'ingredients', (".self::NEWEST.')) order by own.name) from products own where own.kitchen_id = kitchens.id',
+        'foods' => 'select json_agg(own order by own.name) from own_foods own where own.kitchen_id = kitchens.id and own.deleted_at is null',
+        'names' => 'select json_agg(own order by own.words) from own_names own where own.kitchen_id = kitchens.id and own.deleted_at is null',
+        'prices' => 'select json_agg(own order by own.ingredient) from prices own where own.kitchen_id = kitchens.id and own.deleted_at is null',
+        'swaps' => 'select json_agg(own order by own."out") from own_swaps own where own.kitchen_id = kitchens.id and own.deleted_at is null',
+        'products' => "select json_agg(json_build_object('id', own.id, 'name', own.name, 'ingredients', (".self::NEWEST.')) order by own.name) from products own where own.kitchen_id = kitchens.id and own.deleted_at is null',
     ];
 
     private const NEWEST = 'select one.ingredients from product_readings one where one.kitchen_id = own.kitchen_id and one.product_id = own.id order by one.created_at desc, one.id desc limit 1';

@@ -24,10 +24,12 @@ final class KitchenQuestion
 {
     private const MOST_LABELS = 100;
 
+    private const MOST_WORDS = 500;
+
     /** @var Collection<int, Dog>|null */
     private ?Collection $dogs = null;
 
-    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts) {}
+    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts, private readonly KitchenWords $words) {}
 
     /**
      * @param  stdClass  $asked  the question's own request, with ids for what is kept; what is left out is taken from the kitchen
@@ -49,17 +51,19 @@ final class KitchenQuestion
     }
 
     /**
-     * A recipe as it is kept, for the dogs at the table.
+     * A recipe as it is kept.
      *
+     * @param  list<string>  $dogs  ids
      * @return array<string, mixed> the answer of core
      *
      * @throws RequestRefused when it cannot be judged yet
      */
-    public function about(Recipe $recipe): array
+    public function about(Recipe $recipe, array $dogs): array
     {
         $asked = new stdClass;
         $asked->recipe = new stdClass;
         $asked->recipe->text = $recipe->text;
+        $asked->dogs = $dogs;
         $this->lay($recipe, $asked);
 
         return $this->answer('formulate', $asked);
@@ -162,7 +166,9 @@ final class KitchenQuestion
         if ($kept !== null) {
             $this->lay($kept, $whole);
         }
-        $whole->labels = [...(is_array($whole->labels ?? null) ? $whole->labels : []), ...$this->labels((string) ($recipe->text ?? ''), $whole->bound ?? null)];
+        $text = (string) ($recipe->text ?? '');
+        $whole->labels = [...(is_array($whole->labels ?? null) ? $whole->labels : []), ...$this->labels($text, $whole->bound ?? null)];
+        $this->withWords($whole, $text);
         unset($whole->bound);
         $this->inParts($whole);
         if (is_array($whole->portions ?? null)) {
@@ -170,6 +176,20 @@ final class KitchenQuestion
         }
 
         return $kept;
+    }
+
+    /** What vets said of these dogs, and what was read on the jars of these lines, holds here too. */
+    private function withWords(stdClass $whole, string $text): void
+    {
+        $ids = array_map(static fn (mixed $dog): mixed => $dog instanceof stdClass ? $dog->id ?? null : null, is_array($whole->dogs ?? null) ? $whole->dogs : []);
+        $bound = [];
+        foreach (is_array($whole->bound ?? null) ? $whole->bound : [] as $one) {
+            $bound[] = [trim((string) ($one->line ?? '')), (string) ($one->product ?? '')];
+        }
+        $said = [...$this->words->ofVets($this->kennel()->whereIn('id', $ids)), ...$this->words->ofLabels($text, $this->parts->products(), $bound)];
+        if ($said !== []) {
+            $whole->confirmed = array_slice([...(is_array($whole->confirmed ?? null) ? $whole->confirmed : []), ...$said], 0, self::MOST_WORDS);
+        }
     }
 
     /** What was said of a part that is not in the recipe any more waits until its heading comes back; a dog goes without what it was said to. */
@@ -201,6 +221,8 @@ final class KitchenQuestion
         $whole->cut ??= self::json($kept->cut);
         $whole->portions ??= self::json($kept->portions);
         $whole->bake ??= (object) ['texture' => $kept->texture];
+        $whole->confirmed ??= self::json($kept->confirmed);
+        $whole->bound ??= array_map(static fn (array $one): stdClass => (object) ['line' => $one['line'], 'product' => $one['productId']], $kept->bound);
         foreach (['cut', 'portions'] as $key) {
             if ($whole->{$key} === null) {
                 unset($whole->{$key});

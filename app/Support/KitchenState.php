@@ -14,16 +14,16 @@ use MildBowl\Core\Data\Compiled;
 /** What the verdict of a kept recipe rests on besides the recipe: a verdict is shown as long as none of it has changed. */
 final readonly class KitchenState
 {
-    public function __construct(private CurrentKitchen $current) {}
+    public function __construct(private CurrentKitchen $current, private KitchenWords $words) {}
 
-    /** The same for the same dogs, house rules, foods, words, labels and data; another as soon as any of them is another. */
+    /** The same for the same dogs, house rules, foods, words, labels and data on the same day; another as soon as any of them is another, or a dog has grown older by half a month. Who sits at the table is none of it: every dog is judged for. */
     public function mark(): string
     {
         $kitchen = $this->current->get();
 
         return hash('xxh128', json_encode([
             Compiled::version(), $kitchen->energy_school, $kitchen->calorie_convention, $kitchen->garlic, $kitchen->units, $kitchen->pseudo_grains, $kitchen->budget_percent,
-            self::rows(Dog::class), self::rows(OwnFood::class), self::rows(OwnName::class), self::labels(),
+            self::rows(Dog::class), self::ages(), self::rows(OwnFood::class), self::rows(OwnName::class), self::labels(), $this->words->mark(),
         ], JSON_THROW_ON_ERROR));
     }
 
@@ -36,10 +36,23 @@ final readonly class KitchenState
         $rows = [];
         foreach ($model::query()->orderBy('id')->get() as $one) {
             /** @var Model $one */
-            $rows[] = array_diff_key($one->attributesToArray(), ['created_at' => 1, 'updated_at' => 1, 'position' => 1]);
+            $rows[] = array_diff_key($one->attributesToArray(), ['created_at' => 1, 'updated_at' => 1, 'position' => 1, 'at_table' => 1, 'version' => 1]);
         }
 
         return $rows;
+    }
+
+    /** @return list<?float> in half months */
+    private static function ages(): array
+    {
+        $ages = [];
+        foreach (Dog::query()->orderBy('id')->get() as $dog) {
+            /** @var Dog $dog */
+            $months = $dog->ageMonths();
+            $ages[] = $months === null ? null : floor($months * 2) / 2;
+        }
+
+        return $ages;
     }
 
     /** @return list<array{string, string, string}> the newest wording of each product */

@@ -23,6 +23,7 @@ final class Problem
         return match (true) {
             $e instanceof RequestRefused => self::response($e->errorCode === 'invalid-json' ? 400 : 422, $e->errorCode, $e->getMessage(), $e->path),
             $e instanceof ValidationException => self::invalid($e),
+            $e instanceof Conflict => self::response(409, 'conflict', $e->getMessage(), '/'.$e->conflicts[0]['field'], ['conflicts' => $e->conflicts, 'version' => $e->version]),
             $e instanceof QueryException && $e->getCode() === '23505' => self::response(409, 'out-of-range', 'There is one of that name already: choose another.', '/name'),
             self::isDatabaseDown($e) => self::response(503, 'database-down', 'The database does not answer. What you typed is kept in this browser; try again in a moment.'),
             $e instanceof ModelNotFoundException => self::response(404, 'not-found', 'That is not in this kitchen.'),
@@ -32,10 +33,11 @@ final class Problem
         };
     }
 
-    public static function response(int $status, string $code, string $message, string $path = ''): JsonResponse
+    /** @param  array<string, mixed>  $more */
+    public static function response(int $status, string $code, string $message, string $path = '', array $more = []): JsonResponse
     {
         return new JsonResponse(
-            ['type' => 'about:blank', 'title' => Response::$statusTexts[$status] ?? 'Error', 'status' => $status, 'code' => $code, 'message' => $message, 'path' => $path],
+            ['type' => 'about:blank', 'title' => Response::$statusTexts[$status] ?? 'Error', 'status' => $status, 'code' => $code, 'message' => $message, 'path' => $path] + $more,
             $status, ['Content-Type' => 'application/problem+json'],
         );
     }
@@ -56,7 +58,7 @@ final class Problem
         $field = (string) array_key_first($errors);
         $failed = array_keys($e->validator->failed()[$field] ?? []);
         $code = match (true) {
-            array_intersect(['Required', 'Filled'], $failed) !== [] => 'missing',
+            array_intersect(['Required', 'RequiredWithout', 'Filled'], $failed) !== [] => 'missing',
             array_intersect(['Numeric', 'String', 'Array', 'Boolean', 'Integer', 'Date', 'DateFormat'], $failed) !== [] => 'wrong-type',
             in_array('Prohibited', $failed, true) => 'unknown-key',
             array_intersect(['Max'], $failed) !== [] && is_string(request()->input($field)) => 'too-long',

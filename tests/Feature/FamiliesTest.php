@@ -28,7 +28,11 @@ it('keeps a version with its parent, notes and promotion', function (): void {
         $this->getJson("/api/recipes/{$child['id']}")
             ->assertOk()
             ->json('parentId')
-    )->toBeNull();
+    )->toBe($parent['id']);
+    // the first of the family lies in the trash: it can come back, and the version is its again
+    expect(array_column($this->getJson('/api/shelf')->json(), 'id'))->not->toContain($parent['id']);
+    $this->postJson("/api/trash/recipes/{$parent['id']}", [])->assertOk();
+    expect(array_column($this->getJson('/api/shelf')->json(), 'id'))->toContain($parent['id'], $child['id']);
 });
 
 it('keeps a swap of one\'s own and what one thinks of it', function (): void {

@@ -8,6 +8,7 @@ use App\Models\Kitchen;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
+use App\Models\Photo;
 use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
@@ -36,6 +37,7 @@ function othersThings(TestCase $test): array
         'food' => OwnFood::query()->create(['name' => 'Strange food', 'fields' => []]),
         'swap' => OwnSwap::query()->create(['out' => 'raisin', 'in' => 'pear', 'note' => 'Strange swap']),
         'weighing' => null,
+        'photo' => Photo::query()->create(['media_type' => 'image/png', 'bytes' => 'x']),
         'price' => Price::query()->create(['ingredient' => 'raisin', 'grams' => 500, 'price' => 7.77]),
         'confirmation' => Confirmation::query()->create([
             'code' => 'broth',
@@ -65,7 +67,7 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
         if (! str_starts_with($route->uri(), 'api/') || $names === []) {
             continue;
         }
-        $uri = preg_replace_callback('/\{(\w+)\??\}/', static fn (array $name): string => $things[$name[1]]->id, $route->uri());
+        $uri = preg_replace_callback('/\{(\w+)\??\}/', static fn (array $name): string => $things[$name[1]]->id, str_replace('{kind}/{id}', 'dogs/{dog}', $route->uri()));
         foreach (array_diff($route->methods(), ['HEAD']) as $method) {
             $this->json($method, "/$uri", ['title' => 'Mine now', 'name' => 'Mine now'])->assertStatus(404);
             $tried++;
@@ -82,6 +84,9 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
             'own-swaps' => 'Strange swap',
             'confirmations' => 'Strange saying',
             'kitchen' => 'trange',
+            'shelf' => 'trange',
+            'trash' => 'trange',
+            'changes?after=0' => 'trange',
         ] as $list => $name
     ) {
         expect(

@@ -6,8 +6,10 @@ use App\Devices\LabelShelf;
 use App\Devices\ShelfProduct;
 use App\Http\Requests\ConfirmationRequest;
 use App\Http\Requests\DogRequest;
+use App\Http\Requests\JudgeRequest;
 use App\Http\Requests\KitchenRequest;
 use App\Http\Requests\OwnNameRequest;
+use App\Http\Requests\PhotoRequest;
 use App\Http\Requests\ProductRequest;
 use App\Http\Requests\RecipeRequest;
 use App\Http\Requests\TableRequest;
@@ -34,6 +36,8 @@ function mistakes(): array
     $kitchen = static fn (array $fields): array => [KitchenRequest::class, 'PATCH', '/api/kitchen', $fields];
     $product = static fn (array $fields): array => [ProductRequest::class, 'POST', '/api/products', $fields + ['name' => 'Tub', 'ingredients' => 'oats']];
     $weighing = static fn (array $fields): array => [WeighingRequest::class, 'POST', '/api/dogs/{dog}/weighings', $fields + ['on' => '2026-05-14', 'kg' => 9]];
+
+    $saying = static fn (array $fields): array => [ConfirmationRequest::class, 'POST', '/api/confirmations', $fields + ['code' => 'heart', 'level' => 'ask-vet', 'words' => 'Ask.']];
 
     return [
         'dog name.required' => $dog(['name' => '']),
@@ -62,10 +66,16 @@ function mistakes(): array
         'product ingredients.required' => $product(['ingredients' => '']),
         'product number.regex' => $product(['number' => '12a']),
         'weighing kg.between' => $weighing(['kg' => 121]),
-        'weighing kg.required' => $weighing(['kg' => null]),
+        'weighing kg.required_without' => $weighing(['kg' => null]),
         'weighing kg.numeric' => $weighing(['kg' => 'much']),
         'weighing on.before_or_equal' => $weighing(['on' => '2999-01-01']),
         'weighing on.date_format' => $weighing(['on' => 'May']),
+        'saying holdsUntil.after_or_equal' => $saying(['holdsUntil' => now()->subDay()->format('Y-m-d')]),
+        'saying holdsUntil.before_or_equal' => $saying(['holdsUntil' => now()->addYears(3)->addDays(2)->format('Y-m-d')]),
+        'saying holdsUntil.date_format' => $saying(['holdsUntil' => 'in May']),
+        'judge recipes.max' => [JudgeRequest::class, 'POST', '/api/shelf/judge', ['recipes' => array_map(static fn (): string => fake()->uuid(), range(1, 25))]],
+        'photo image.required' => [PhotoRequest::class, 'POST', '/api/photos', ['image' => '']],
+        'photo image.max' => [PhotoRequest::class, 'POST', '/api/photos', ['image' => str_repeat('a', 2_800_001)]],
     ];
 }
 
@@ -95,12 +105,12 @@ it('says the message that was written for that mistake, beside its field', funct
 
 it('has a mistake for every message that is written', function (): void {
     $written = [];
-    foreach (['dog' => DogRequest::class, 'kitchen' => KitchenRequest::class, 'product' => ProductRequest::class, 'recipe' => RecipeRequest::class, 'weighing' => WeighingRequest::class] as $short => $request) {
+    foreach (['dog' => DogRequest::class, 'kitchen' => KitchenRequest::class, 'product' => ProductRequest::class, 'recipe' => RecipeRequest::class, 'weighing' => WeighingRequest::class, 'saying' => ConfirmationRequest::class, 'judge' => JudgeRequest::class, 'photo' => PhotoRequest::class] as $short => $request) {
         foreach (array_keys((new $request())->messages()) as $name) {
             $written[] = "$short $name";
         }
     }
-    foreach ([ConfirmationRequest::class, OwnNameRequest::class, TableRequest::class] as $request) {
+    foreach ([OwnNameRequest::class, TableRequest::class] as $request) {
         expect((new $request())->messages())->toBe([], $request);
     }
     expect(array_keys(mistakes()))->toEqualCanonicalizing($written);
@@ -196,7 +206,7 @@ it('asks whether it may before it changes or takes away anything', function (): 
         if (! str_starts_with($route->uri(), 'api/') || $names === []) {
             continue;
         }
-        $uri = preg_replace_callback('/\{(\w+)\??\}/', static fn (array $name): string => $things[$name[1]], $route->uri());
+        $uri = preg_replace_callback('/\{(\w+)\??\}/', static fn (array $name): string => $things[$name[1]], str_replace('{kind}/{id}', 'dogs/{dog}', $route->uri()));
         foreach (array_intersect($route->methods(), ['POST', 'PATCH', 'DELETE']) as $method) {
             $body = match ($route->uri()) {
                 'api/foods/{food}' => ['name' => 'My crumb', 'groups' => ['wheat'], 'per100g' => ['kcal' => 400, 'proteinG' => 10]],
@@ -224,6 +234,7 @@ function thingsOf(TestCase $test): array
         'name' => $post('names', ['words' => 'crumbly stuff', 'ingredient' => 'oat-flour']),
         'swap' => $post('own-swaps', ['out' => 'raisin', 'in' => 'pear', 'note' => 'softer', 'rating' => 'good']),
         'price' => $post('prices', ['ingredient' => 'oat-flour', 'grams' => 500, 'price' => 2]),
+        'photo' => $post('photos', ['image' => base64_encode("\xFF\xD8\xFF picture")]),
         'food' => $post('foods', ['name' => 'My crumb', 'groups' => ['wheat'], 'per100g' => ['kcal' => 400, 'proteinG' => 10]]),
         'confirmation' => $post('confirmations', ['code' => 'broth', 'level' => 'check-label', 'words' => 'plain']),
     ];

@@ -9,6 +9,9 @@ use App\Http\Resources\DogResource;
 use App\Models\Dog;
 use App\Models\Weighing;
 use App\Support\KitchenClock;
+use App\Support\Merge;
+use App\Support\NewRow;
+use App\Support\Table;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -21,9 +24,9 @@ final class DogController
         return DogResource::collection(Dog::query()->orderBy('position')->orderBy('name')->get());
     }
 
-    public function store(DogRequest $request): JsonResponse
+    public function store(DogRequest $request, NewRow $new, Table $table): JsonResponse
     {
-        $dog = Dog::query()->create($request->columns() + ['position' => (int) Dog::query()->max('position') + 1]);
+        $dog = Dog::query()->create($request->columns() + $new->id() + ['at_table' => $table->hasRoom(), 'position' => (int) Dog::query()->max('position') + 1]);
 
         $this->weighed($dog);
 
@@ -35,10 +38,14 @@ final class DogController
         return new DogResource($dog);
     }
 
-    public function update(DogRequest $request, Dog $dog): DogResource
+    public function update(DogRequest $request, Dog $dog, Merge $merge, Table $table): DogResource
     {
         Gate::authorize('update', $dog);
-        $dog->update($request->columns());
+        $columns = $merge->onto($dog, $request->columns());
+        if (($columns['at_table'] ?? false) === true && ! $dog->at_table) {
+            $table->ask();
+        }
+        $dog->update($columns);
         if ($dog->wasChanged('weight_kg')) {
             $this->weighed($dog);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\KitchenRequest;
+use App\Http\Resources\ConfirmationResource;
 use App\Http\Resources\DogResource;
 use App\Http\Resources\KitchenResource;
 use App\Http\Resources\OwnFoodResource;
@@ -12,15 +13,16 @@ use App\Http\Resources\OwnNameResource;
 use App\Http\Resources\OwnSwapResource;
 use App\Http\Resources\PriceResource;
 use App\Http\Resources\ProductResource;
-use App\Http\Resources\RecipeResource;
+use App\Models\Confirmation;
 use App\Models\Dog;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
 use App\Models\Price;
 use App\Models\Product;
-use App\Models\Recipe;
 use App\Support\CurrentKitchen;
+use App\Support\Journal;
+use App\Support\Merge;
 use Illuminate\Http\JsonResponse;
 
 final readonly class KitchenController
@@ -37,14 +39,22 @@ final readonly class KitchenController
             'foods' => OwnFoodResource::collection(OwnFood::query()->orderBy('name')->get()),
             'swaps' => OwnSwapResource::collection(OwnSwap::query()->orderBy('out')->orderBy('in')->get()),
             'prices' => PriceResource::collection(Price::query()->orderBy('ingredient')->get()),
-            'recipes' => RecipeResource::collection(Recipe::query()->orderBy('title')->get()),
+            'words' => ConfirmationResource::collection(Confirmation::query()->whereNull('taken_back_at')->where(fn ($query) => $query->whereNotNull('dog_id')->orWhereNotNull('product_id'))->orderBy('said_at')->get()),
+            'number' => $this->current->get()->changed,
         ]);
     }
 
-    public function update(KitchenRequest $request): KitchenResource
+    public function update(KitchenRequest $request, Merge $merge, Journal $journal): KitchenResource
     {
         $kitchen = $this->current->get();
-        $kitchen->update($request->columns());
+        $before = $kitchen->attributesToArray();
+        $kitchen->fill($merge->onto($kitchen, $request->columns()));
+        if ($kitchen->isDirty()) {
+            $before = array_intersect_key($before, $kitchen->getDirty());
+            $kitchen->version++;
+            $kitchen->save();
+            $journal->wrote($kitchen, $before);
+        }
 
         return new KitchenResource($kitchen);
     }

@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Http\Resources\OwnFoodResource;
 use App\Models\OwnFood;
+use App\Support\Merge;
+use App\Support\NewRow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request as HttpRequest;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -23,17 +25,17 @@ final class OwnFoodController
         return OwnFoodResource::collection(OwnFood::query()->orderBy('name')->get());
     }
 
-    public function store(HttpRequest $request): JsonResponse
+    public function store(HttpRequest $request, NewRow $new): JsonResponse
     {
-        $kept = OwnFood::query()->create($this->columns($request));
+        $kept = OwnFood::query()->create($this->columns($request) + $new->id());
 
         return (new OwnFoodResource($kept->refresh()))->response()->setStatusCode(201);
     }
 
-    public function update(HttpRequest $request, OwnFood $food): OwnFoodResource
+    public function update(HttpRequest $request, OwnFood $food, Merge $merge): OwnFoodResource
     {
         Gate::authorize('update', $food);
-        $food->update($this->columns($request));
+        $food->update($merge->onto($food, $this->columns($request)));
 
         return new OwnFoodResource($food->refresh());
     }

@@ -8,6 +8,7 @@ use App\Http\Requests\OwnNameRequest;
 use App\Http\Resources\OwnNameResource;
 use App\Models\OwnName;
 use App\Support\KitchenParts;
+use App\Support\NewRow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -23,11 +24,12 @@ final class OwnNameController
         return OwnNameResource::collection(OwnName::query()->orderBy('words')->get());
     }
 
-    public function store(OwnNameRequest $request, KitchenParts $parts): JsonResponse
+    public function store(OwnNameRequest $request, KitchenParts $parts, NewRow $new): JsonResponse
     {
         $name = ['words' => mb_strtolower(trim((string) $request->validated('words'))), 'ingredient' => (string) $request->validated('ingredient')];
         KitchenReader::names(new Node([(object) $name], ''), $parts->catalogue());
-        $kept = OwnName::query()->updateOrCreate(['words' => $name['words']], $name);
+        $kept = OwnName::query()->firstOrNew(['words' => $name['words']], $new->id())->fill($name);
+        $kept->save();
 
         return (new OwnNameResource($kept->refresh()))->response()->setStatusCode(201);
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Resources\OwnSwapResource;
 use App\Models\OwnSwap;
 use App\Support\KitchenParts;
+use App\Support\NewRow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -23,10 +24,11 @@ final class OwnSwapController
         return OwnSwapResource::collection(OwnSwap::query()->orderBy('out')->orderBy('in')->get());
     }
 
-    public function store(Request $request, KitchenParts $parts): JsonResponse
+    public function store(Request $request, KitchenParts $parts, NewRow $new): JsonResponse
     {
         $own = KitchenReader::swap(Node::decode($request->getContent()), $parts->catalogue());
-        $kept = OwnSwap::query()->updateOrCreate(['out' => $own->out, 'in' => $own->in], ['ratio' => $own->ratio, 'rating' => $own->rating, 'note' => $own->note]);
+        $kept = OwnSwap::query()->firstOrNew(['out' => $own->out, 'in' => $own->in], $new->id())->fill(['ratio' => $own->ratio, 'rating' => $own->rating, 'note' => $own->note]);
+        $kept->save();
 
         return (new OwnSwapResource($kept->refresh()))->response()->setStatusCode(201);
     }

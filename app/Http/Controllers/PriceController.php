@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Resources\PriceResource;
 use App\Models\Price;
 use App\Support\KitchenParts;
+use App\Support\NewRow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -23,10 +24,11 @@ final class PriceController
         return PriceResource::collection(Price::query()->orderBy('ingredient')->get());
     }
 
-    public function store(Request $request, KitchenParts $parts): JsonResponse
+    public function store(Request $request, KitchenParts $parts, NewRow $new): JsonResponse
     {
         [$ingredient, $grams, $price] = KitchenReader::price(Node::decode($request->getContent()), $parts->catalogue());
-        $kept = Price::query()->updateOrCreate(['ingredient' => $ingredient], ['grams' => $grams, 'price' => $price]);
+        $kept = Price::query()->firstOrNew(['ingredient' => $ingredient], $new->id())->fill(['grams' => $grams, 'price' => $price]);
+        $kept->save();
 
         return (new PriceResource($kept->refresh()))->response()->setStatusCode(201);
     }

@@ -9,6 +9,8 @@ use App\Http\Resources\ProductResource;
 use App\Models\Product;
 use App\Support\KitchenClock;
 use App\Support\KitchenQuestion;
+use App\Support\Merge;
+use App\Support\NewRow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -23,11 +25,13 @@ final class ProductController
         return ProductResource::collection(Product::query()->with('readings')->orderBy('name')->get());
     }
 
-    public function store(ProductRequest $request): JsonResponse
+    public function store(ProductRequest $request, NewRow $new): JsonResponse
     {
-        $product = DB::transaction(function () use ($request): Product {
-            $product = Product::query()->create($request->safe()->only(['name', 'number']));
-            $this->read($product, (string) $request->validated('ingredients'));
+        $product = DB::transaction(function () use ($request, $new): Product {
+            $product = Product::query()->create($request->safe()->only(['name', 'number']) + $new->id());
+            if ($request->filled('ingredients')) {
+                $this->read($product, (string) $request->validated('ingredients'));
+            }
 
             return $product;
         });
@@ -40,12 +44,12 @@ final class ProductController
         return new ProductResource($product->load('readings'));
     }
 
-    public function update(ProductRequest $request, Product $product): ProductResource
+    public function update(ProductRequest $request, Product $product, Merge $merge): ProductResource
     {
         Gate::authorize('update', $product);
-        DB::transaction(function () use ($request, $product): void {
-            $product->update($request->safe()->only(['name', 'number']));
-            if ($request->has('ingredients')) {
+        DB::transaction(function () use ($request, $product, $merge): void {
+            $product->update($merge->onto($product, $request->safe()->only(['name', 'number'])));
+            if ($request->filled('ingredients')) {
                 $this->read($product, (string) $request->validated('ingredients'));
             }
         });
@@ -73,5 +77,9 @@ final class ProductController
             return;
         }
         $product->readings()->create(['ingredients' => $ingredients] + $judged);
+        if (! $product->wasRecentlyCreated) {
+            // another wording beside the older: both stay, so nothing of it can be lost
+            $product->touched(['ingredients' => $newest?->ingredients]);
+        }
     }
 }

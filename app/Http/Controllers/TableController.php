@@ -17,8 +17,9 @@ final class TableController
     {
         $ids = $request->dogs();
         DB::transaction(function () use ($ids): void {
-            Dog::query()->whereNotIn('id', $ids)->update(['at_table' => false]);
-            Dog::query()->whereIn('id', $ids)->update(['at_table' => true]);
+            foreach (Dog::query()->get() as $dog) {
+                $dog->update(['at_table' => in_array($dog->id, $ids, true)]);
+            }
         });
 
         return DogResource::collection(Dog::query()->orderBy('position')->orderBy('name')->get());

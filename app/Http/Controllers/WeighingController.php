@@ -8,6 +8,7 @@ use App\Http\Requests\WeighingRequest;
 use App\Http\Resources\WeighingResource;
 use App\Models\Dog;
 use App\Models\Weighing;
+use App\Support\NewRow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -21,10 +22,11 @@ final class WeighingController
         return WeighingResource::collection(Weighing::query()->with('dog')->where('dog_id', $dog->id)->orderBy('weighed_on')->get());
     }
 
-    public function store(WeighingRequest $request, Dog $dog): JsonResponse
+    public function store(WeighingRequest $request, Dog $dog, NewRow $new): JsonResponse
     {
         Gate::authorize('update', $dog);
-        $kept = Weighing::query()->updateOrCreate(['dog_id' => $dog->id, 'weighed_on' => $request->validated('on')], ['kg' => $request->validated('kg')]);
+        $kept = Weighing::query()->firstOrNew(['dog_id' => $dog->id, 'weighed_on' => $request->validated('on')], $new->id())->fill(['kg' => $request->kg()]);
+        $kept->save();
         if (! Weighing::query()->where('dog_id', $dog->id)->where('weighed_on', '>', $request->validated('on'))->exists()) {
             $dog->update(['weight_kg' => $kept->kg, 'weight_said' => null]);
         }

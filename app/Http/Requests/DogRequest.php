@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Dog;
-use App\Support\CurrentKitchen;
 use App\Support\KitchenClock;
 use App\Support\KitchenParts;
 use Carbon\CarbonImmutable;
@@ -36,10 +35,10 @@ final class DogRequest extends StrictRequest
         $kg = ['nullable', 'numeric', 'between:'.Weight::LIGHTEST_KG.','.Weight::HEAVIEST_KG];
 
         return [
-            'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'bail', 'filled', 'string', 'max:60', Rule::unique('dogs', 'name')
-                ->where('kitchen_id', app(CurrentKitchen::class)->id())->ignore($this->route('dog'))],
+            'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'bail', 'filled', 'string', 'max:60', self::free(Dog::class, 'name', $this->route('dog'), $this->messages()['name.unique'])],
             'weightKg' => $kg,
             'weight' => ['nullable', 'string', 'max:40', $this->isWeight(...)],
+            'expectedAdultWeight' => ['nullable', 'string', 'max:40', $this->isWeight(...)],
             'meals' => ['nullable', 'integer', 'between:1,10'],
             'ageMonths' => ['nullable', 'numeric', 'between:0,400'],
             'bornOn' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:'.app(KitchenClock::class)->today()->format('Y-m-d'), 'after:-35 years'],
@@ -104,7 +103,7 @@ final class DogRequest extends StrictRequest
         parent::withValidator($validator);
         $validator->after(function (Validator $validator): void {
             $weight = is_string($this->input('weight')) ? Weight::read($this->input('weight'))?->high : $this->input('weightKg');
-            $expected = $this->input('expectedAdultWeightKg');
+            $expected = is_string($this->input('expectedAdultWeight')) ? Weight::read($this->input('expectedAdultWeight'))?->high : $this->input('expectedAdultWeightKg');
             if (is_numeric($weight) && is_numeric($expected) && (float) $expected < (float) $weight) {
                 $validator->errors()->add('expectedAdultWeightKg', 'The expected adult weight is under the present one. Leave it empty for a grown dog.');
             }
@@ -132,6 +131,12 @@ final class DogRequest extends StrictRequest
             $columns['weight_said'] = $range === null || ($range->isExact() && $isPlain) ? null : trim((string) $said);
         } elseif ($this->has('weightKg')) {
             $columns['weight_said'] = null;
+        }
+        if ($this->has('expectedAdultWeight')) {
+            $grown = $this->validated('expectedAdultWeight');
+            $range = is_string($grown) ? Weight::read($grown) : null;
+            // of a range the high end is taken: a longer time of growing, and the more careful figures
+            $columns['expected_adult_weight_kg'] = $range === null ? null : round($range->high, 2);
         }
         $age = $this->validated('ageMonths');
         if ($this->has('ageMonths') && ! $this->filled('bornOn')) {

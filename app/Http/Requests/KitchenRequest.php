@@ -12,7 +12,7 @@ final class KitchenRequest extends StrictRequest
     private const COLUMNS = [
         'name' => 'name', 'energySchool' => 'energy_school', 'calorieConvention' => 'calorie_convention', 'garlic' => 'garlic', 'units' => 'units',
         'pseudoGrains' => 'pseudo_grains', 'budgetPercent' => 'budget_percent', 'amountsAs' => 'amounts_as', 'temperature' => 'temperature',
-        'trayWidthMm' => 'tray_width_mm', 'trayLengthMm' => 'tray_length_mm', 'trayGapMm' => 'tray_gap_mm', 'traysAtOnce' => 'trays_at_once', 'ovenFan' => 'oven_fan', 'timezone' => 'timezone',
+        'trayWidthMm' => 'tray_width_mm', 'trayLengthMm' => 'tray_length_mm', 'trayGapMm' => 'tray_gap_mm', 'traysAtOnce' => 'trays_at_once', 'ovenFan' => 'oven_fan', 'timezone' => 'timezone', 'weightsAs' => 'weights_as', 'sizesAs' => 'sizes_as', 'datesAs' => 'dates_as', 'baker' => 'baker',
     ];
 
     /** @return array<string, mixed> */
@@ -22,7 +22,11 @@ final class KitchenRequest extends StrictRequest
             'name' => ['sometimes', 'required', 'string', 'max:120'],
             'budgetPercent' => ['nullable', 'numeric', 'between:0,10'],
             'amountsAs' => ['sometimes', Rule::in(['grams', 'cups'])],
-            'temperature' => ['sometimes', Rule::in(['C', 'F'])],
+            'baker' => ['sometimes', 'required', 'string', 'max:120'],
+            'temperature' => ['sometimes', Rule::in(['C', 'F', 'gas'])],
+            'weightsAs' => ['sometimes', Rule::in(['kg', 'lb'])],
+            'sizesAs' => ['sometimes', Rule::in(['mm', 'in'])],
+            'datesAs' => ['sometimes', Rule::in(['dmy', 'mdy', 'ymd'])],
             'trayWidthMm' => ['sometimes', 'numeric', 'between:50,2000'],
             'trayLengthMm' => ['sometimes', 'numeric', 'between:50,2000'],
             'trayGapMm' => ['sometimes', 'numeric', 'between:0,100'],

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Support\CurrentKitchen;
-use Illuminate\Validation\Rule;
+use App\Models\Product;
 
 /** A product as copied from its tub. */
 final class ProductRequest extends StrictRequest
@@ -16,9 +15,10 @@ final class ProductRequest extends StrictRequest
         $presence = $this->isMethod('POST') ? 'required' : 'sometimes';
 
         return [
-            'name' => [$presence, 'bail', 'filled', 'string', 'max:120', Rule::unique('products', 'name')->where('kitchen_id', app(CurrentKitchen::class)->id())->ignore($this->route('product'))],
+            'name' => [$presence, 'bail', 'filled', 'string', 'max:120', self::free(Product::class, 'name', $this->route('product'), $this->messages()['name.unique'])],
             'number' => ['nullable', 'string', 'max:32', 'regex:/^[0-9]+$/'],
-            'ingredients' => [$presence, 'bail', 'filled', 'string', 'max:5000'],
+            'ingredients' => [$this->boolean('listLater') ? 'sometimes' : $presence, 'bail', 'filled', 'string', 'max:5000'],
+            'listLater' => ['sometimes', 'boolean:strict'],
         ];
     }
 

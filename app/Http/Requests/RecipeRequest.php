@@ -34,9 +34,22 @@ final class RecipeRequest extends StrictRequest
             'without.*.dog' => ['required', 'string', 'max:60'],
             'without.*.sections' => ['required', 'array', 'max:20'],
             'without.*.sections.*' => ['required', 'string', 'max:200'],
-            'parentId' => ['sometimes', 'nullable', 'uuid', Rule::exists('recipes', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id()), $this->notItsOwnChild(...)],
+            'parentId' => ['sometimes', 'nullable', 'uuid', Rule::exists('recipes', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())->withoutTrashed(), $this->notItsOwnChild(...)],
             'notes' => ['sometimes', 'nullable', 'string', 'max:5000'],
             'promoted' => ['sometimes', 'boolean:strict'],
+            'favourite' => ['sometimes', 'boolean:strict'],
+            'tags' => ['sometimes', 'array', 'max:20'],
+            'tags.*' => ['string', 'filled', 'max:40'],
+            'photoId' => ['sometimes', 'nullable', 'uuid', Rule::exists('photos', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())],
+            'confirmed' => ['sometimes', 'array', 'max:200'],
+            'confirmed.*' => [self::keysAre(['code', 'line', 'dog'])],
+            'confirmed.*.code' => ['required', 'string', 'max:80'],
+            'confirmed.*.line' => ['present', 'nullable', 'string', 'max:2000'],
+            'confirmed.*.dog' => ['present', 'nullable', 'string', 'max:60'],
+            'bound' => ['sometimes', 'array', 'max:200'],
+            'bound.*' => [self::keysAre(['line', 'productId'])],
+            'bound.*.line' => ['required', 'string', 'max:2000'],
+            'bound.*.productId' => ['required', 'uuid'],
             'source' => ['sometimes', 'nullable', 'string', 'max:500'],
             'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
             'prepMinutes' => ['sometimes', 'nullable', 'numeric', 'between:0,99999'],
@@ -49,6 +62,16 @@ final class RecipeRequest extends StrictRequest
     public function messages(): array
     {
         return ['title.required' => 'Give the recipe a title.', 'title.filled' => 'Give the recipe a title.'];
+    }
+
+    /** @param  list<string>  $keys */
+    private static function keysAre(array $keys): \Closure
+    {
+        return static function (string $path, mixed $value, \Closure $fail) use ($keys): void {
+            if (! is_array($value) || array_diff(array_keys($value), $keys) !== []) {
+                $fail('This holds '.implode(', ', $keys).' and nothing else.');
+            }
+        };
     }
 
     /** A family is a tree: no recipe comes from itself or from one of its own versions. */
@@ -74,10 +97,15 @@ final class RecipeRequest extends StrictRequest
                 $columns[$key] = (string) $columns[$key];
             }
         }
-        foreach (['parentId' => 'parent_id', 'prepMinutes' => 'prep_minutes', 'bakeMinutes' => 'bake_minutes'] as $key => $column) {
+        foreach (['parentId' => 'parent_id', 'prepMinutes' => 'prep_minutes', 'bakeMinutes' => 'bake_minutes', 'photoId' => 'photo_id'] as $key => $column) {
             if (array_key_exists($key, $columns)) {
                 $columns[$column] = $columns[$key];
                 unset($columns[$key]);
+            }
+        }
+        foreach (['tags', 'confirmed', 'bound'] as $key) {
+            if (is_array($columns[$key] ?? null)) {
+                $columns[$key] = array_values(array_unique($columns[$key], SORT_REGULAR));
             }
         }
         if (isset($columns['cut'])) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Closure;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
 
@@ -17,6 +19,24 @@ abstract class StrictRequest extends FormRequest
 
     /** @return array<string, mixed> */
     abstract public function rules(): array;
+
+    /**
+     * A name is free where nothing of its kind in this kitchen bears it, however it is written; what lies in the trash bears none.
+     *
+     * @param  class-string<Model>  $model
+     */
+    protected static function free(string $model, string $column, mixed $own, string $message): Closure
+    {
+        return static function (string $path, mixed $value, Closure $fail) use ($model, $column, $own, $message): void {
+            $others = $model::query()->whereRaw("lower($column) = lower(?)", [is_string($value) ? trim($value) : '']);
+            if ($own instanceof Model) {
+                $others->where('id', '!=', $own->getKey());
+            }
+            if ($others->exists()) {
+                $fail($message);
+            }
+        };
+    }
 
     public function withValidator(Validator $validator): void
     {

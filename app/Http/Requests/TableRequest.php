@@ -12,7 +12,7 @@ final class TableRequest extends StrictRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['dogs' => ['present', 'array', 'max:50'], 'dogs.*' => ['uuid', Rule::exists('dogs', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())]];
+        return ['dogs' => ['present', 'array', 'max:50'], 'dogs.*' => ['uuid', Rule::exists('dogs', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())->withoutTrashed()]];
     }
 
     /** @return list<string> */

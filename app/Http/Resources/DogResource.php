@@ -19,6 +19,7 @@ final class DogResource extends JsonResource
             'meals' => $this->meals,
             'weightSaid' => $this->weight_said,
             'atTable' => $this->at_table,
+            'version' => $this->version,
         ];
     }
 }

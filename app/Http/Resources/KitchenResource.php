@@ -30,6 +30,8 @@ final class KitchenResource extends JsonResource
             'tray' => ['widthMm' => $this->tray_width_mm, 'lengthMm' => $this->tray_length_mm, 'gapMm' => $this->tray_gap_mm, 'atOnce' => $this->trays_at_once],
             'ovenFan' => $this->oven_fan,
             'timezone' => $this->timezone,
+            'weightsAs' => $this->weights_as, 'sizesAs' => $this->sizes_as, 'datesAs' => $this->dates_as,
+            'version' => $this->version,
         ];
     }
 }

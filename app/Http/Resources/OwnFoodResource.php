@@ -15,6 +15,6 @@ final class OwnFoodResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'ingredient' => CoreOwnFood::idOf($this->name), 'food' => ['name' => $this->name] + $this->fields];
+        return ['id' => $this->id, 'version' => $this->version, 'ingredient' => CoreOwnFood::idOf($this->name), 'food' => ['name' => $this->name] + $this->fields];
     }
 }

@@ -14,6 +14,6 @@ final class OwnNameResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'words' => $this->words, 'ingredient' => $this->ingredient];
+        return ['id' => $this->id, 'version' => $this->version, 'words' => $this->words, 'ingredient' => $this->ingredient];
     }
 }

@@ -14,6 +14,6 @@ final class OwnSwapResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'swap' => ['out' => $this->out, 'in' => $this->in, 'ratio' => $this->ratio, 'rating' => $this->rating, 'note' => $this->note]];
+        return ['id' => $this->id, 'version' => $this->version, 'swap' => ['out' => $this->out, 'in' => $this->in, 'ratio' => $this->ratio, 'rating' => $this->rating, 'note' => $this->note]];
     }
 }

@@ -14,6 +14,6 @@ final class PriceResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'price' => ['ingredient' => $this->ingredient, 'grams' => $this->grams, 'price' => $this->price]];
+        return ['id' => $this->id, 'version' => $this->version, 'price' => ['ingredient' => $this->ingredient, 'grams' => $this->grams, 'price' => $this->price]];
     }
 }

@@ -23,6 +23,7 @@ final class ProductResource extends JsonResource
 
         return [
             'id' => $this->id,
+            'version' => $this->version,
             'name' => $this->name,
             'number' => $this->number,
             'ingredients' => $newest->ingredients ?? '',

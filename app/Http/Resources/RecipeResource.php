@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Models\Dog;
 use App\Models\Recipe;
 use App\Support\KitchenState;
 use Illuminate\Http\Request;
@@ -17,6 +18,7 @@ final class RecipeResource extends JsonResource
     {
         return [
             'id' => $this->id,
+            'version' => $this->version,
             'title' => $this->title,
             'text' => $this->text,
             'steps' => $this->steps,
@@ -30,6 +32,7 @@ final class RecipeResource extends JsonResource
             'yield' => $this->yield,
             'prepMinutes' => $this->prep_minutes,
             'bakeMinutes' => $this->bake_minutes,
+            'tags' => $this->tags, 'favourite' => $this->favourite, 'photoId' => $this->photo_id, 'confirmed' => $this->confirmed, 'bound' => $this->bound,
             'judged' => $this->verdict($request),
             'updatedAt' => $this->updated_at->toIso8601String(),
         ];
@@ -50,6 +53,12 @@ final class RecipeResource extends JsonResource
         $mark = $request->attributes->get(KitchenState::class) ?? app(KitchenState::class)->mark();
         $request->attributes->set(KitchenState::class, $mark);
 
-        return ($judged['of'] ?? null) === $mark ? array_diff_key($judged, ['of' => 1]) : null;
+        if (($judged['of'] ?? null) !== $mark) {
+            return null;
+        }
+        $atTable = Dog::query()->where('at_table', true)->pluck('id')->all();
+        $for = is_array($judged['clearedFor'] ?? null) ? $judged['clearedFor'] : [];
+
+        return ['cleared' => $atTable === [] ? $judged['clearedForAll'] === true : array_diff($atTable, $for) === []] + array_diff_key($judged, ['of' => 1, 'foods' => 1]);
     }
 }

@@ -878,7 +878,6 @@ export type Cut1 =
 export interface OpenKitchen {
     kitchen: Kitchen
     dogs: Dog[]
-    recipes: Recipe[]
     products: Product[]
     names: KeptName[]
     foods: KeptFood[]
@@ -886,6 +885,16 @@ export interface OpenKitchen {
     swaps: KeptSwap[]
     weighing?: Weighing[]
     prices: KeptPrice[]
+    words: ConfirmationRecord[]
+    /**
+     * of the kitchen's count of changes
+     */
+    number: number
+    slip?: Slip[]
+    recipe?: Recipe[]
+    changes?: Changes
+    trashed?: Trashed[]
+    photo?: KeptPhoto
 }
 
 export interface Kitchen {
@@ -900,13 +909,23 @@ export interface Kitchen {
         budgetPercent: number | null
     }
     amountsAs: 'grams' | 'cups'
-    temperature: 'C' | 'F'
+    temperature: 'C' | 'F' | 'gas'
     tray: KitchenTray
     ovenFan: boolean
     /**
      * a name such as Europe/London: today is the kitchen's day
      */
     timezone: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    weightsAs: 'kg' | 'lb'
+    sizesAs: 'mm' | 'in'
+    /**
+     * the order in which a date is written
+     */
+    datesAs: 'dmy' | 'mdy' | 'ymd'
 }
 
 export interface KitchenTray {
@@ -999,6 +1018,165 @@ export interface Dog {
     atTable: boolean
     meals: number | null
     weightSaid: string | null
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+}
+
+export interface Product {
+    id: string
+    name: string
+    number: string | null
+    ingredients: string
+    readOn: string | null
+    worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
+    dataVersion: string
+    readings: Reading[]
+    difference: LabelDifference | null
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+}
+
+export interface Reading {
+    ingredients: string
+    readOn: string
+    worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
+}
+
+export interface LabelDifference {
+    added: string[]
+    gone: string[]
+}
+
+export interface KeptName {
+    id: string
+    words: string
+    ingredient: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+}
+
+export interface KeptFood {
+    id: string
+    /**
+     * what core calls it, in a price, a swap or a word
+     */
+    ingredient: string
+    food: OwnFood
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+}
+
+export interface ConfirmationRecord {
+    id: string
+    code: string
+    level: 'ask-vet' | 'check-label'
+    line: string | null
+    dog: string | null
+    /**
+     * the dog's id; stays when the dog is called something else
+     */
+    dogId: string | null
+    recipeTitle: string | null
+    words: string
+    saidBy: string
+    dataVersion: string
+    saidAt: string
+    takenBackAt: string | null
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    /**
+     * the jar that was read: it holds wherever that jar is used
+     */
+    productId: string | null
+    /**
+     * the last day on which a vet's word holds
+     */
+    holdsUntil: string | null
+    /**
+     * conditions and medicines the vet knew of: with another one the word holds no more
+     */
+    known: string[]
+}
+
+export interface KeptSwap {
+    id: string
+    swap: OwnSwap
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+}
+
+export interface Weighing {
+    id: string
+    on: string
+    kg: number
+    ageMonths: number | null
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    dogId: string
+}
+
+export interface KeptPrice {
+    id: string
+    price: Price
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+}
+
+export interface Slip {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    title: string
+    /**
+     * the first lines of its text
+     */
+    begins: string
+    hasMethod: boolean
+    texture: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    shape: string | null
+    tags: string[]
+    favourite: boolean
+    photoId: string | null
+    promoted: boolean
+    parentId: string | null
+    notes: string
+    /**
+     * what it is made of, to be found by
+     */
+    foods: string[]
+    judged: JudgedToday | null
+    updatedAt: string
+}
+
+export interface JudgedToday {
+    dataVersion: string
+    on: string
+    /**
+     * ids of the dogs of the kitchen it is cleared for
+     */
+    clearedFor: string[]
+    clearedForAll: boolean
+    kcalPerPiece: number | null
+    pieces: number | null
+    feel: string | null
 }
 
 export interface Recipe {
@@ -1020,12 +1198,32 @@ export interface Recipe {
     portions: AskedPortion[] | null
     parts: AskedPart[] | null
     without: GoesWithout[] | null
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    tags: string[]
+    favourite: boolean
+    photoId: string | null
+    /**
+     * what was read for its own lines
+     */
+    confirmed: ReadLabelOfLine[]
+    bound: BoundLine[]
 }
 
 export interface Judged {
     dataVersion: string
     cleared: boolean
     on: string
+    /**
+     * ids of the dogs of the kitchen it is cleared for
+     */
+    clearedFor: string[]
+    clearedForAll: boolean
+    kcalPerPiece: number | null
+    pieces: number | null
+    feel: string | null
 }
 
 export interface GoesWithout {
@@ -1036,77 +1234,58 @@ export interface GoesWithout {
     sections: string[]
 }
 
-export interface Product {
-    id: string
-    name: string
-    number: string | null
-    ingredients: string
-    readOn: string | null
-    worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
-    dataVersion: string
-    readings: Reading[]
-    difference: LabelDifference | null
-}
-
-export interface Reading {
-    ingredients: string
-    readOn: string
-    worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
-}
-
-export interface LabelDifference {
-    added: string[]
-    gone: string[]
-}
-
-export interface KeptName {
-    id: string
-    words: string
-    ingredient: string
-}
-
-export interface KeptFood {
-    id: string
-    /**
-     * what core calls it, in a price, a swap or a word
-     */
-    ingredient: string
-    food: OwnFood
-}
-
-export interface ConfirmationRecord {
-    id: string
+export interface ReadLabelOfLine {
     code: string
-    level: 'ask-vet' | 'check-label'
     line: string | null
     dog: string | null
+}
+
+export interface BoundLine {
+    line: string
+    productId: string
+}
+/**
+ * what is new since a number of the kitchen's count
+ */
+
+export interface Changes {
+    number: number
     /**
-     * the dog's id; stays when the dog is called something else
+     * too much has changed to tell: load the kitchen anew
      */
-    dogId: string | null
-    recipeTitle: string | null
-    words: string
-    saidBy: string
-    dataVersion: string
-    saidAt: string
-    takenBackAt: string | null
+    anew: boolean
+    kinds: ChangedKinds
+    gone: Gone[]
 }
 
-export interface KeptSwap {
-    id: string
-    swap: OwnSwap
+export interface ChangedKinds {
+    kitchen?: Kitchen[]
+    dogs?: Dog[]
+    recipes?: Slip[]
+    products?: Product[]
+    names?: KeptName[]
+    foods?: KeptFood[]
+    swaps?: KeptSwap[]
+    prices?: KeptPrice[]
+    weighings?: Weighing[]
+    confirmations?: ConfirmationRecord[]
 }
 
-export interface Weighing {
+export interface Gone {
+    kind: string
     id: string
-    on: string
-    kg: number
-    ageMonths: number | null
 }
 
-export interface KeptPrice {
+export interface Trashed {
+    kind: string
     id: string
-    price: Price
+    name: string
+    takenAt: string
+    goneOn: string
+}
+
+export interface KeptPhoto {
+    id: string
 }
 
 export interface Choices {
@@ -1230,6 +1409,36 @@ export interface Problem {
         path: string
         message: string
     }[]
+    /**
+     * fields that another person changed meanwhile
+     */
+    conflicts?: FieldConflict[]
+    /**
+     * of the row as it stands now
+     */
+    version?: number
+}
+
+export interface FieldConflict {
+    field: string
+    /**
+     * a value of the field, as the kitchen tells it
+     */
+    before: {
+        [k: string]: unknown
+    }
+    /**
+     * a value of the field, as the kitchen tells it
+     */
+    mine: {
+        [k: string]: unknown
+    }
+    /**
+     * a value of the field, as the kitchen tells it
+     */
+    theirs: {
+        [k: string]: unknown
+    }
 }
 
 export interface ReadRequest {

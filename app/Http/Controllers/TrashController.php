@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Support\Kinds;
+use App\Support\Trash;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+
+/** What was taken away in the last thirty days, and bringing it back. */
+final readonly class TrashController
+{
+    public function __construct(private Trash $trash) {}
+
+    public function index(): JsonResponse
+    {
+        return new JsonResponse($this->trash->all());
+    }
+
+    public function restore(string $kind, string $id): JsonResponse
+    {
+        abort_unless(isset(Kinds::ROWS[$kind]) && Str::isUuid($id), 404);
+        $row = (Kinds::ROWS[$kind])::withTrashed()->findOrFail($id);
+        Gate::authorize('update', $row);
+        if ($row->trashed()) {
+            $this->trash->restore($kind, $row);
+        }
+
+        return new JsonResponse(Kinds::told($kind, [$id])[0] ?? null);
+    }
+}
