@@ -7,6 +7,7 @@ use App\Http\Middleware\OneWrite;
 use App\Http\Middleware\OpenKitchen;
 use App\Http\Middleware\RequireJson;
 use App\Http\Middleware\WholeText;
+use App\Support\Conflict;
 use App\Support\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -15,6 +16,7 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use MildBowl\Core\Contract\Contract;
+use MildBowl\Core\Questions\RequestRefused;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -37,6 +39,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password']);
+        // a person was told what to mend: that is no fault of the program
+        $exceptions->dontReport([RequestRefused::class, Conflict::class]);
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::of($e) : Problem::page($e));
     })
     ->create();

@@ -1,10 +1,10 @@
 <?php
 
 return [
-    'default' => 'single',
+    'default' => 'daily',
     'deprecations' => ['channel' => 'null', 'trace' => false],
     'channels' => [
-        'single' => ['driver' => 'single', 'path' => storage_path('logs/laravel.log'), 'level' => 'warning', 'replace_placeholders' => true],
+        'daily' => ['driver' => 'daily', 'path' => storage_path('logs/laravel.log'), 'level' => 'warning', 'days' => 14, 'permission' => 0600, 'replace_placeholders' => true],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
         'emergency' => ['path' => storage_path('logs/laravel.log')],
     ],

@@ -87,10 +87,3 @@ free_port() { # free_port FIRST: the first loopback port from here that nobody l
     }
     fwrite(STDERR, "no free port\n"); exit(1);' "$1"
 }
-
-alive() { # alive PIDFILE WORD: is the recorded process running, and is it ours?
-  local pid
-  [ -s "$1" ] || return 1
-  pid=$(head -n1 "$1" 2>/dev/null) || return 1
-  [ -d "/proc/$pid" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q "$2"
-}

@@ -18,6 +18,12 @@ use Throwable;
 /** The one form in which the API says that something went wrong (RFC 9457), and the plain page for a browser. */
 final class Problem
 {
+    /** In plain words: what the framework says names its own parts. */
+    private const WORDS = [
+        400 => 'This request could not be read: send it anew.', 404 => 'That address is not known here.', 405 => 'That cannot be done at this address.', 413 => 'That is more than this kitchen takes at once: send it in parts.',
+        415 => 'Send the body as application/json.', 429 => 'Too much at once: ask again in a moment.', 503 => 'The kitchen is closed for a moment: try again.',
+    ];
+
     public static function of(Throwable $e): JsonResponse
     {
         return match (true) {
@@ -26,9 +32,9 @@ final class Problem
             $e instanceof Conflict => self::response(409, 'conflict', $e->getMessage(), '/'.$e->conflicts[0]['field'], ['conflicts' => $e->conflicts, 'version' => $e->version]),
             $e instanceof QueryException && $e->getCode() === '23505' => self::response(409, 'out-of-range', 'There is one of that name already: choose another.', '/name'),
             self::isDatabaseDown($e) => self::response(503, 'database-down', 'The database does not answer. What you typed is kept in this browser; try again in a moment.'),
-            $e instanceof ModelNotFoundException => self::response(404, 'not-found', 'That is not in this kitchen.'),
+            $e instanceof ModelNotFoundException || $e->getPrevious() instanceof ModelNotFoundException => self::response(404, 'not-found', 'That is not in this kitchen.'),
             $e instanceof AuthorizationException => self::response(403, 'forbidden', 'This kitchen may not do that.'),
-            $e instanceof HttpExceptionInterface => self::response($e->getStatusCode(), $e->getStatusCode() === 404 ? 'not-found' : 'refused', $e->getMessage() === '' ? 'That address is not known here.' : $e->getMessage()),
+            $e instanceof HttpExceptionInterface => self::response($e->getStatusCode(), $e->getStatusCode() === 404 ? 'not-found' : 'refused', self::WORDS[$e->getStatusCode()] ?? 'That cannot be done here.'),
             default => self::response(500, 'failed', 'Something went wrong here. It is in the log; nothing you typed is lost.'),
         };
     }

@@ -11,6 +11,7 @@ use MildBowl\Core\Contract\Json;
 use MildBowl\Core\Contract\Presenter;
 use MildBowl\Core\Contract\Vocabulary;
 use MildBowl\Core\Pantry\Nearest;
+use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Telling\RuleBook;
 
 /** The questions that core answers by itself: no database is asked and nothing is kept. */
@@ -32,10 +33,19 @@ final class CoreController
         return self::json(Vocabulary::all());
     }
 
-    /** The three foods whose names come nearest to some words. */
+    /**
+     * The three foods whose names come nearest to some words.
+     *
+     * @throws RequestRefused when they are no text
+     */
     public function search(Request $request): Response
     {
-        return self::json(Nearest::to(mb_substr((string) $request->query('words', ''), 0, 200)));
+        $words = $request->query('words', '');
+        if (! is_string($words)) {
+            throw RequestRefused::wrongType('/words', 'text');
+        }
+
+        return self::json(Nearest::to(mb_substr($words, 0, 200)));
     }
 
     public static function json(mixed $answer): Response

@@ -17,9 +17,15 @@ final class RequireJson
     public function handle(Request $request, Closure $next): Response
     {
         $request->headers->set('Accept', 'application/json');
-        if (! $request->isMethodSafe() && ! $request->isMethod('DELETE') && ! $request->isJson()) {
+        if ($request->getRealMethod() !== $request->getMethod() || $request->headers->has('X-HTTP-Method-Override') || $request->query->has('_method')) {
+            return Problem::response(405, 'refused', 'A request does what its own method says: send it as it is meant.');
+        }
+        $type = (string) $request->headers->get('Content-Type');
+        // exactly: a browser asks nobody before it sends "text/plain; application/json"
+        if (! $request->isMethodSafe() && ! ($request->isMethod('DELETE') && $request->getContent() === '') && preg_match('{^application/json\s*(;\s*charset="?utf-8"?\s*)?$}i', $type) !== 1) {
             return Problem::response(415, 'wrong-type', 'Send the body as application/json.');
         }
+        $request->headers->set('Content-Type', 'application/json');
         $site = $request->headers->get('Sec-Fetch-Site');
         if (! $request->isMethodSafe() && $site !== null && ! in_array($site, ['same-origin', 'none'], true)) {
             return Problem::response(403, 'forbidden', 'Another page may not write to this kitchen.');
@@ -27,6 +33,7 @@ final class RequireJson
         $response = $next($request);
         $response->headers->set('Cache-Control', 'no-store, private');
         $response->headers->set('X-Content-Type-Options', 'nosniff');
+        $response->headers->set('Cross-Origin-Resource-Policy', 'same-origin');
 
         return $response;
     }

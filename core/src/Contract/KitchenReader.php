@@ -20,6 +20,9 @@ use MildBowl\Core\Screening\Rule;
  */
 final class KitchenReader
 {
+    /** g; a pack that is lighter is a mistake, and would be kept as nothing */
+    private const LIGHTEST_PACK = 0.01;
+
     public const KEYS = ['policy', 'names', 'pantry', 'prices', 'swaps', 'tray', 'oven'];
 
     /** @throws RequestRefused */
@@ -114,7 +117,7 @@ final class KitchenReader
         $node->object(['ingredient', 'grams', 'price']);
 
         return [
-            self::food($node->required('ingredient', 'The food'), $catalogue), $node->required('grams', 'The weight of a pack')->positive(100000, 'g'),
+            self::food($node->required('ingredient', 'The food'), $catalogue), $node->required('grams', 'The weight of a pack')->number(self::LIGHTEST_PACK, 100000, 'g'),
             $node->required('price', 'The price of a pack')->number(0, 100000),
         ];
     }

@@ -25,11 +25,17 @@ final readonly class OccasionQuestion
     /** The one dose that may be borrowed as the energy is. */
     private const SPREAD = 'fat';
 
-    public function __construct(private Question $question, private Dog $dog, private float $pieces) {}
+    private Judgement $judgement;
+
+    /** @param  ?Judgement  $judgement  of the question, where it was judged already */
+    public function __construct(Question $question, private Dog $dog, private float $pieces, ?Judgement $judgement = null)
+    {
+        $this->judgement = $judgement ?? Judgement::on($question);
+    }
 
     public function answer(): OccasionAnswer
     {
-        $judgement = Judgement::on($this->question);
+        $judgement = $this->judgement;
         $open = $judgement->whyNotCleared($this->dog);
         $ration = $judgement->rationOf($this->dog);
         $batch = $judgement->lotOf($this->dog)->batch->for($this->dog);

@@ -6,6 +6,7 @@ namespace MildBowl\Core\Questions;
 
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Judging\Question;
 
 /** All dogs of a party at once: how much of the cake each gets, what that borrows, and how the slices are shared out. */
@@ -26,11 +27,12 @@ final readonly class Party
     public static function of(Question $question, array $wishes, float $count): self
     {
         $guests = [];
+        $judgement = Judgement::on($question);
         foreach ($wishes as [$dog, $pieces]) {
-            $answer = (new OccasionQuestion($question, $dog, $pieces ?? self::ONE_EACH))->answer();
+            $answer = (new OccasionQuestion($question, $dog, $pieces ?? self::ONE_EACH, $judgement))->answer();
             if ($pieces === null && ! $answer->possible && Ration::isAPiece($answer->mostPieces)) {
                 $pieces = min(self::ONE_EACH, $answer->mostPieces);
-                $answer = (new OccasionQuestion($question, $dog, $pieces))->answer();
+                $answer = (new OccasionQuestion($question, $dog, $pieces, $judgement))->answer();
             }
             $guests[] = new PartyGuest($dog, $answer->possible ? $pieces ?? self::ONE_EACH : 0.0, $answer);
         }

@@ -26,7 +26,14 @@ final class RescueSearch
     /** Steps that one search may take, and all of one question together: a hard question is answered with what was found, and says so. */
     private const ONE_SEARCH = 40_000;
 
-    private int $patience = 120_000;
+    private const ALL_SEARCHES = 90_000;
+
+    /** Up to so many dogs a step takes its usual time; with more each looks at every one of them, and there are fewer. */
+    private const USUAL_DOGS = 6;
+
+    private int $patience;
+
+    private readonly int $oneSearch;
 
     private readonly Rescue $rescue;
 
@@ -39,6 +46,9 @@ final class RescueSearch
     /** @param  list<string>  $atHand */
     public function __construct(private readonly Question $question, Goals $goals, array $atHand)
     {
+        $share = min(1.0, self::USUAL_DOGS / max(1, count($question->dogs)));
+        $this->patience = (int) (self::ALL_SEARCHES * $share);
+        $this->oneSearch = (int) (self::ONE_SEARCH * $share);
         $this->rescue = new Rescue($question, $question->kitchen->reader->read($question->text, $question->steps), $goals, $atHand);
         foreach ($question->dogs as $n => $dog) {
             if ($this->rescue->table->hasRation($n)) {
@@ -118,7 +128,7 @@ final class RescueSearch
             $found = $this->patience <= 0 ? null : Solver::solve(
                 $this->rescue->options, $this->rescue->bowls, $serves,
                 fn (array $choice, array $sums, float $limit): ?float => $this->rescue->price->rest($choice, $sums, $serves, $limit),
-                $may, min($this->patience, self::ONE_SEARCH),
+                $may, min($this->patience, $this->oneSearch),
                 fn (array $sums, array $least, array $most, int $jobs): float => $this->rescue->price->bound($sums, $least, $most, $jobs, $tight, $hurt, $pieces), $steps, $this->rescue->goalColumns(), $this->rescue->price->slopes(),
             );
             $this->patience -= $steps;
