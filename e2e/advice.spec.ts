@@ -1,4 +1,4 @@
-import { expect, expectAccessible, freshKitchen, openBench, ration, row, seat, sheet, test, write } from './support'
+import { choose, chosen, expect, expectAccessible, freshKitchen, openBench, ration, row, seat, sheet, test, write } from './support'
 
 /** What a hand, an oven, a knife and a party are told. */
 freshKitchen()
@@ -9,7 +9,7 @@ const FROSTED = 'For the cake:\n250 g oat flour\n100 g mashed banana\n3 eggs\n10
 test('a dough of meat is judged by what binds it, and shows how far flour gives way to meat', async ({ page }) => {
     await openBench(page)
     await write(page, MEATBALLS)
-    await page.getByLabel('Shape').selectOption('ball')
+    await choose(page, 'Shape', 'ball')
     const feel = page.locator('.feel')
     await expect(feel).toContainText('holds, rolls — keeps its shape')
     await feel.getByText('Right for what you make of it?').click()
@@ -32,19 +32,19 @@ test('a dough of meat is judged by what binds it, and shows how far flour gives 
 test('the advice for a dough goes by what is made of it', async ({ page }) => {
     await openBench(page)
     await write(page, '100 g buckwheat flour\n150 g milk\n1 egg')
-    await page.getByLabel('Shape').selectOption('pieces')
-    await page.getByLabel('How the dough is heated').selectOption('griddle')
+    await choose(page, 'Shape', 'just a count')
+    await choose(page, 'How the dough is heated', 'on the griddle')
     await page.getByText('Right for what you make of it?').click()
     await expect(page.locator('.feel').getByRole('status').first()).toContainText(/It is as it should be: (a batter|spread in a tray)/)
-    await page.getByLabel('You want').selectOption('rolls cleanly')
+    await choose(page, 'You want', 'rolls cleanly')
     await expect(page.locator('.feel').getByRole('status').first()).toContainText('over a quarter of the dough: this recipe wants another shape')
 })
 
 test('a cake is shared at a party: slices drawn, who gets which, without which part, and what the days after give up', async ({ page }) => {
     await openBench(page)
     await write(page, FROSTED)
-    await page.getByLabel('Shape').selectOption('slices')
-    await expect(page.getByLabel('Leaves the oven')).toHaveValue('cake')
+    await choose(page, 'Shape', 'slices of a cake')
+    await expect(chosen(page, 'Leaves the oven')).toHaveText('cake')
     await page.getByLabel('pieces', { exact: true }).fill('8')
     await ration(page, 'Bosun').getByRole('button', { name: 'without the frosting' }).click()
     await page.getByText('A party: who gets what of it').click()
@@ -85,7 +85,7 @@ test('a rescue cuts smaller before it writes anything over, and what is taken is
     for (const dog of ['Biscay', 'Quill', 'Odette', 'Bosun']) await seat(page, dog).click()
     await seat(page, 'Biscay').click()
     await write(page, '250 g oat flour\n3 ripe bananas\n3 eggs\n60 ml rapeseed oil')
-    await page.getByLabel('Shape').selectOption('slices')
+    await choose(page, 'Shape', 'slices of a cake')
     await page.getByLabel('pieces', { exact: true }).fill('2')
     await page.getByLabel('pieces', { exact: true }).press('Enter')
     await page.getByRole('button', { name: 'Rescue this recipe' }).click()

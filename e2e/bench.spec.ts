@@ -1,4 +1,4 @@
-import { block, caret, expect, freshKitchen, openBench, ration, readLabel, rewrite, row, seat, sheet, test, words, write } from './support'
+import { block, caret, choose, expect, freshKitchen, openBench, ration, readLabel, rewrite, row, seat, sheet, test, words, write } from './support'
 
 freshKitchen()
 
@@ -41,7 +41,7 @@ test('a dog is seated by a tap, and the answer follows', async ({ page }) => {
 
 test('cut and texture change count, ration and findings', async ({ page }) => {
     await openBench(page)
-    await page.getByLabel('Shape').selectOption('ball')
+    await choose(page, 'Shape', 'ball')
     await page.getByLabel('across, mm').fill('20')
     await write(page, '2 cups oat flour\n1 egg\n1/4 cup water')
     await expect(page.getByText(/^Checked 3 lines/)).toBeVisible()
@@ -51,7 +51,7 @@ test('cut and texture change count, ration and findings', async ({ page }) => {
     await page.getByLabel('across, mm').fill('40')
     await expect.poll(pieces).toBeLessThan(small / 6)
     await expect(ration(page, 'Quill')).toContainText('Mind')
-    await page.getByLabel('Leaves the oven').selectOption('hard')
+    await choose(page, 'Leaves the oven', 'hard')
     await ration(page, 'Quill').getByRole('button').first().click()
     await expect(ration(page, 'Quill')).toContainText('few teeth')
 })
@@ -110,7 +110,7 @@ test('a recipe is kept on the shelf and opened again', async ({ page }) => {
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
     await page.getByRole('button', { name: 'New sheet' }).click()
     await expect(sheet(page)).toHaveText(/^Type or paste/)
-    await page.getByRole('link', { name: 'Shelf' }).click()
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click()
     await page.getByRole('button', { name: /Harbour rounds/ }).first().click()
     await expect(words(page, 3)).toHaveText('1/4 cup water')
 })

@@ -1,4 +1,4 @@
-import { block, caret, expect, expectAccessible, freshKitchen, openBench, ration, row, sheet, test, words, write } from './support'
+import { block, caret, choose, expect, expectAccessible, freshKitchen, key, openBench, ration, row, sheet, test, words, write } from './support'
 
 /** The sheet as a document: what anyone expects of something to write on, by keys and by hand. */
 freshKitchen()
@@ -246,7 +246,7 @@ test('a row is dragged by its grip, and to another part', async ({ page }) => {
     await expect(page.locator('.row__text')).toHaveText(['For the cake:', '250 g oat flour', 'For the frosting:', '200 g cream cheese', '2 eggs'])
     await page.keyboard.press('Control+Z')
     await row(page, 3).getByRole('button', { name: /^How 100 g/ }).click()
-    await block(page).getByLabel('Move to').selectOption('For the frosting')
+    await choose(page, 'Move to', 'For the frosting', block(page))
     await expect(page.locator('.row__text')).toHaveText(['For the cake:', '250 g oat flour', 'For the frosting:', '200 g cream cheese', '2 eggs'])
 })
 
@@ -256,14 +256,14 @@ test('a whole act by keys alone: write, read the finding, swap, rescue, confirm,
     await page.keyboard.type('2 cups barley flour\n1/2 cup raisins\n2 tbsp peanut butter\n1/2 cup water')
     await expect(row(page, 2)).toContainText('Never: grape')
     await page.keyboard.press('Control+Home')
-    await page.keyboard.press('Alt+N')
+    await key(page, 'n')
     await expect(block(page)).toContainText('no dose is known to be safe')
-    await page.keyboard.press('Alt+W')
+    await key(page, 'w')
     await expect(block(page).locator('.swap__take').first()).toBeFocused()
     await page.keyboard.press('Enter')
     await expect(words(page, 2)).toContainText('blueberries')
     await expect(sheet(page)).toBeFocused()
-    await page.keyboard.press('Alt+N')
+    await key(page, 'n')
     await expect(page.getByRole('region', { name: 'Behind “2 tbsp peanut butter”' })).toBeVisible()
     await page.keyboard.press('Tab')
     await expect(block(page).getByRole('button', { name: /I read the label/ })).toBeFocused()
@@ -274,7 +274,7 @@ test('a whole act by keys alone: write, read the finding, swap, rescue, confirm,
     await expect(ration(page, 'Bosun')).toContainText('a day')
     await page.keyboard.press('Control+Z')
     await expect(words(page, 2)).toHaveText('1/2 cup raisins')
-    await page.keyboard.press('Alt+R')
+    await key(page, 'r')
     const panel = page.getByRole('region', { name: 'Keep the treat, lose the trouble' })
     await expect(panel.getByRole('button', { name: 'Take these changes' })).toBeVisible()
     for (let presses = 0; presses < 12 && !(await panel.getByRole('button', { name: 'Take these changes' }).evaluate((one) => one === document.activeElement)); presses++) await page.keyboard.press('Tab')
@@ -361,7 +361,7 @@ test('a swap that was worked out for other words is not taken over these', async
     await openBench(page)
     await write(page, '2 cups barley flour\n1/2 cup raisins')
     await expect(row(page, 2)).toContainText('Never: grape')
-    await page.keyboard.press('Alt+W')
+    await key(page, 'w')
     await expect(page.locator('.swap__take').first()).toBeVisible()
     await expect(page.locator('.cm-content del')).toHaveCount(1)
     await caret(page, 1)

@@ -1,4 +1,4 @@
-import { block, caret, expect, freshKitchen, openBench, row, seat, sheet, test, words, write } from './support'
+import { block, caret, expect, freshKitchen, key, openBench, row, seat, sheet, test, words, write } from './support'
 
 /** Every key of the list that ? opens, one by one. */
 freshKitchen()
@@ -33,47 +33,47 @@ test('Ctrl + Z takes back the last change, Ctrl + Shift + Z makes it again', { t
     await expect(words(page, 1)).toHaveText('1 egg')
 })
 
-test('Alt + O opens and closes what stands behind a line, Esc closes it', { tag: ['@key-open', '@key-leave'] }, async ({ page }) => {
+test('Ctrl + , O opens and closes what stands behind a line, Esc closes it', { tag: ['@key-open', '@key-leave'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '1/4 cup raisins')
     await expect(row(page, 1)).toContainText('Never: grape')
     await expect(block(page)).toBeHidden()
-    await page.keyboard.press('Alt+O')
+    await key(page, 'o')
     await expect(block(page).getByRole('alert')).toContainText('no dose is known to be safe')
-    await page.keyboard.press('Alt+O')
+    await key(page, 'o')
     await expect(block(page)).toBeHidden()
-    await page.keyboard.press('Alt+O')
+    await key(page, 'o')
     await page.keyboard.press('Escape')
     await expect(block(page)).toBeHidden()
     await expect(sheet(page)).toBeFocused()
 })
 
-test('Alt + N and Alt + P go from finding to finding, round the sheet', { tag: ['@key-next', '@key-previous'] }, async ({ page }) => {
+test('Ctrl + , N and P go from finding to finding, round the sheet', { tag: ['@key-next', '@key-previous'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '1/4 cup raisins\n2 cups oat flour\n3 tbsp flurbl\n2 tbsp peanut butter')
     await expect(row(page, 4)).toContainText('Read the label')
     const behind = (words: string): Promise<void> => expect(page.getByRole('region', { name: `Behind “${words}”` })).toBeVisible()
     await page.keyboard.press('Control+Home')
-    await page.keyboard.press('Alt+N')
+    await key(page, 'n')
     await behind('1/4 cup raisins')
-    await page.keyboard.press('Alt+N')
+    await key(page, 'n')
     await behind('3 tbsp flurbl')
     await expect(page.locator('.row__more')).toHaveCount(1)
-    await page.keyboard.press('Alt+N')
+    await key(page, 'n')
     await behind('2 tbsp peanut butter')
-    await page.keyboard.press('Alt+N')
+    await key(page, 'n')
     await behind('1/4 cup raisins')
-    await page.keyboard.press('Alt+P')
+    await key(page, 'p')
     await behind('2 tbsp peanut butter')
-    await page.keyboard.press('Alt+P')
+    await key(page, 'p')
     await behind('3 tbsp flurbl')
 })
 
-test('Alt + M goes into the margin; the arrows walk there, Esc leaves it', { tag: ['@key-margin'] }, async ({ page }) => {
+test('Ctrl + , M goes into the margin; the arrows walk there, Esc leaves it', { tag: ['@key-margin'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups oat flour\n1/4 cup raisins')
     await expect(row(page, 2)).toContainText('Never: grape')
-    await page.keyboard.press('Alt+M')
+    await key(page, 'm')
     await expect(row(page, 2).getByRole('button', { name: /^How 38 g/ })).toBeFocused()
     await page.keyboard.press('ArrowRight')
     await expect(row(page, 2).getByRole('button', { name: /Never/ })).toBeFocused()
@@ -106,10 +106,10 @@ test('Ctrl + Space takes up the offered words; without it they stay out of the w
     await expect(words(page, 1)).toHaveText('1 cup oat bran')
 })
 
-test('Ctrl + F finds words on the sheet, and puts others in their place', { tag: ['@key-find'] }, async ({ page }) => {
+test('Ctrl + , F finds words on the sheet, and puts others in their place', { tag: ['@key-find'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups oat flour\n1 cup oat bran\n1 egg')
-    await page.keyboard.press('Control+F')
+    await key(page, 'f')
     const bar = page.getByRole('search', { name: 'Find on the sheet' })
     await bar.getByLabel('Find', { exact: true }).fill('oat')
     await expect(bar).toContainText('2 times')
@@ -124,12 +124,12 @@ test('Ctrl + F finds words on the sheet, and puts others in their place', { tag:
     await expect(words(page, 1)).toHaveText('2 cups oat flour')
 })
 
-test('Alt + W offers what may stand in; the arrows walk, Enter takes, Escape leaves', { tag: ['@key-swap'] }, async ({ page }) => {
+test('Ctrl + , W offers what may stand in; the arrows walk, Enter takes, Escape leaves', { tag: ['@key-swap'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water')
     await expect(row(page, 2)).toContainText('Never: grape')
     await caret(page, 2)
-    await page.keyboard.press('Alt+W')
+    await key(page, 'w')
     const offers = page.locator('.swap__take')
     await expect(offers.first()).toBeFocused()
     await page.keyboard.press('ArrowDown')
@@ -140,16 +140,16 @@ test('Alt + W offers what may stand in; the arrows walk, Enter takes, Escape lea
     await expect(offers).toHaveCount(0)
     await expect(words(page, 2)).toHaveText('1/2 cup raisins')
     await expect(sheet(page)).toBeFocused()
-    await page.keyboard.press('Alt+W')
+    await key(page, 'w')
     await expect(offers.first()).toBeFocused()
     await page.keyboard.press('Enter')
     await expect(words(page, 2)).toHaveText(/blueberries/)
 })
 
-test('Alt + R opens the rescue of the whole recipe', { tag: ['@key-rescue'] }, async ({ page }) => {
+test('Ctrl + , R opens the rescue of the whole recipe', { tag: ['@key-rescue'] }, async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups whole wheat flour\n1/2 cup raisins\n1/2 cup water')
-    await page.keyboard.press('Alt+R')
+    await key(page, 'r')
     const panel = page.getByRole('region', { name: 'Keep the treat, lose the trouble' })
     await expect(panel).toContainText('blueberries')
     await page.keyboard.press('Escape')
@@ -157,51 +157,58 @@ test('Alt + R opens the rescue of the whole recipe', { tag: ['@key-rescue'] }, a
     await expect(page.locator('.cm-content del')).toHaveCount(0)
 })
 
-test('Alt + D goes to the dogs at the table, Alt + C to the cut', { tag: ['@key-dogs', '@key-cut'] }, async ({ page }) => {
+test('Ctrl + , T goes to the dogs at the table, C to the cut; the letter is not typed', { tag: ['@key-table', '@key-cut'] }, async ({ page }) => {
     await openBench(page)
-    await sheet(page).focus()
-    await page.keyboard.press('Alt+D')
+    await write(page, '1 egg')
+    await key(page, 't')
     await expect(seat(page, 'Biscay')).toBeFocused()
-    await page.keyboard.press('Alt+C')
-    await expect(page.getByLabel('Shape')).toBeFocused()
+    await key(page, 'c')
+    await expect(page.getByRole('combobox', { name: 'Shape' })).toBeFocused()
+    await expect(words(page, 1)).toHaveText('1 egg')
+    // the key alone waits, says what there is, and lets go
+    await sheet(page).focus()
+    await page.keyboard.press('Control+,')
+    await expect(page.getByText('the cut studio')).toBeVisible()
+    await page.keyboard.press('Escape')
+    await expect(page.getByText('the cut studio', { exact: true })).toBeHidden()
+    await page.keyboard.press('End')
+    await page.keyboard.type('t')
+    await expect(words(page, 1)).toHaveText('1 eggt')
 })
 
-test('Alt + S keeps the sheet on the shelf, once', { tag: ['@key-keep'] }, async ({ page }) => {
+test('Ctrl + , E keeps the sheet on the shelf, once', { tag: ['@key-keep'] }, async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
     await page.getByLabel('Title of the recipe').fill('Kept by a key')
     await write(page, '2 cups oat flour')
-    await page.keyboard.press('Alt+S')
+    await key(page, 'e')
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
-    await page.keyboard.press('Alt+S')
+    await key(page, 'e')
     await page.waitForTimeout(300)
     const recipes = (await (await page.request.get('/api/recipes')).json()) as { title: string; text: string }[]
     expect(recipes.filter((one) => one.title === 'Kept by a key').map((one) => one.text)).toEqual(['2 cups oat flour'])
 })
 
-test('Alt + U opens the studio, Alt + 1 to 7 the places', { tag: ['@key-studio', '@key-places'] }, async ({ page }) => {
+test('Ctrl + , and a letter open the studio and every place', { tag: ['@key-studio', '@key-bench', '@key-dogs', '@key-cupboard', '@key-shelf'] }, async ({ page }) => {
     await openBench(page)
-    await page.keyboard.press('Alt+U')
+    await key(page, 'u')
     await expect(page).toHaveURL(/\/studio/)
-    for (const [key, address] of [
-        ['2', /\/dogs$/],
-        ['3', /\/shelf$/],
-        ['4', /\/pantry$/],
-        ['5', /\/rules$/],
-        ['6', /\/settings$/],
-        ['7', /\/chart$/],
-        ['1', /\/bench$/],
+    for (const [letter, address] of [
+        ['d', /\/dogs$/],
+        ['s', /\/shelf$/],
+        ['k', /\/cupboard\/labels$/],
+        ['b', /\/bench\/[0-9a-f-]{36}$/],
     ] as const) {
-        await page.keyboard.press(`Alt+${key}`)
+        await key(page, letter)
         await expect(page).toHaveURL(address)
     }
 })
 
-test('Alt + X opens the raid sheet from any place', { tag: ['@key-raid'] }, async ({ page }) => {
-    for (const place of ['/bench', '/shelf', '/rules']) {
+test('Ctrl + , X opens the raid sheet from any place', { tag: ['@key-raid'] }, async ({ page }) => {
+    for (const place of ['/bench', '/shelf', '/cupboard/rules']) {
         await page.goto(place)
         await expect(page.getByRole('button', { name: /It ate something/ })).toBeVisible()
-        await page.keyboard.press('Alt+X')
+        await key(page, 'x')
         await expect(page.getByRole('dialog')).toContainText('Which dog?')
     }
 })
@@ -215,29 +222,11 @@ test('? opens the list of keys, but not while somebody types it', { tag: ['@key-
     await page.locator('h2').first().click()
     await page.keyboard.press('?')
     const dialog = page.getByRole('dialog')
-    await expect(dialog).toContainText('Keys on the bench')
+    await expect(dialog).toContainText('Keys that work here')
     // every key of the list has a test above
     await expect(dialog.locator('kbd')).toHaveText([
-        'Alt + O',
-        'Esc',
-        'Alt + N',
-        'Alt + P',
-        'Alt + M',
-        'Ctrl + Space',
-        'Alt + ↑ ↓',
-        'Alt + Shift + ↑ ↓',
-        'Alt + W',
-        'Alt + R',
-        'Alt + D',
-        'Alt + C',
-        'Alt + S',
-        'Ctrl + Z',
-        'Ctrl + Shift + Z',
-        'Ctrl + F',
-        'Alt + U',
-        'Alt + 1 … 7',
-        'Alt + X',
-        '?',
+        ...['B', 'D', 'K', 'S', 'U', 'X', 'O'].map((letter) => `Ctrl + ,  ${letter}`), 'Esc', ...['N', 'P', 'M'].map((letter) => `Ctrl + ,  ${letter}`),
+        'Ctrl + Space', 'Alt + ↑ ↓', 'Alt + Shift + ↑ ↓', ...['W', 'R', 'T', 'C', 'E'].map((letter) => `Ctrl + ,  ${letter}`), 'Ctrl + Z', 'Ctrl + Shift + Z', 'Ctrl + ,  F', '?',
     ])
     // a dialog that has not taken the focus yet is not open for keys either
     await expect.poll(() => dialog.evaluate((it) => it.contains(document.activeElement))).toBe(true)

@@ -18,7 +18,7 @@ async function held(page: Page, paths: RegExp, times?: number): Promise<() => vo
 
 test('one thing is checked for the dogs of the kitchen, however late they are known', async ({ page }) => {
     const letGo = await held(page, /\/api\/(kitchen|choices)$/)
-    await page.goto('/rules')
+    await page.goto('/cupboard/rules')
     await page.getByLabel('Any food, as you would write it').fill('chicken livers')
     await page.waitForTimeout(600)
     await expect(page.getByText('Nothing found that concerns every dog.')).toBeHidden()
@@ -27,7 +27,7 @@ test('one thing is checked for the dogs of the kitchen, however late they are kn
 })
 
 test('of two checks the later counts, though the earlier is answered after it', async ({ page }) => {
-    await page.goto('/rules')
+    await page.goto('/cupboard/rules')
     const field = page.getByLabel('Any food, as you would write it')
     await field.fill('carrot')
     await expect(page.locator('.single__answer')).toContainText('carrot')
@@ -46,7 +46,7 @@ test('of two checks the later counts, though the earlier is answered after it', 
 
 test('a label is read for the dogs of the kitchen, and says so when it is not read yet', async ({ page }) => {
     const letGo = await held(page, /\/api\/(kitchen|choices)$/)
-    await page.goto('/pantry')
+    await page.goto('/cupboard/labels')
     const list = page.getByLabel('Its list of ingredients, as printed')
     await list.fill('dried chicken, rice')
     await page.waitForTimeout(600)
@@ -63,7 +63,7 @@ test('a label is read for the dogs of the kitchen, and says so when it is not re
 
 test('a price and a swap are kept though the names of foods come late', async ({ page }) => {
     const letGo = await held(page, /\/api\/(kitchen|choices)$/)
-    await page.goto('/pantry')
+    await page.goto('/cupboard/labels')
     await page.getByRole('button', { name: 'Prices', exact: true }).click()
     await page.getByLabel('Food', { exact: true }).fill('oat flour')
     await page.getByLabel('pack, g').fill('1000')
@@ -81,7 +81,7 @@ test('a price and a swap are kept though the names of foods come late', async ({
 })
 
 test('a food of our own has a price and stands in for another', async ({ page }) => {
-    await page.goto('/pantry')
+    await page.goto('/cupboard/labels')
     await page.getByRole('button', { name: 'Own foods and words' }).click()
     await page.getByLabel('Name', { exact: true }).fill("Lock's Best Meal")
     await page.getByLabel('kcal', { exact: false }).first().fill('340')

@@ -1,51 +1,77 @@
-import { expect, expectAccessible, freshKitchen, openBench, ration, seat, test, write } from './support'
+import { choose, expect, expectAccessible, freshKitchen, key, openBench, part, pick, ration, seat, test, write } from './support'
 
 freshKitchen()
 
-test('a dog is added in words a person uses, and eats at once', async ({ page }) => {
+/** Every place that can be reached, by its address. */
+const PLACES = ['/bench', '/studio', '/shelf', '/chart', '/dogs', '/dogs/new', '/cupboard/labels', '/cupboard/foods', '/cupboard/swaps', '/cupboard/prices', '/cupboard/rules', '/cupboard/confirmed', '/cupboard/house', '/cupboard/trash', '/nowhere/at/all']
+
+test('a dog is added in four fields, by forty keys, and eats at once', async ({ page }) => {
     await openBench(page)
     await page.getByRole('link', { name: 'Add a dog' }).click()
-    await page.getByLabel('Name').fill('Fig')
-    await page.getByLabel('Weight', { exact: true }).fill('14')
-    await page.getByLabel('Unit of weight').selectOption('lb')
-    await page.getByLabel('Age, years').fill('3')
-    await page.getByRole('button', { name: 'beef', exact: true }).click()
-    await page.getByRole('button', { name: 'Add to the kitchen' }).click()
+    let keys = 0
+    const type = async (text: string): Promise<void> => {
+        for (const letter of text) await page.keyboard.press(letter === ' ' ? 'Space' : letter)
+        keys += text.length
+    }
+    const press = async (...names: string[]): Promise<void> => {
+        for (const name of names) await page.keyboard.press(name)
+        keys += names.length
+    }
+    await expect(page.getByLabel('Name', { exact: true })).toBeFocused()
+    await type('Fig')
+    await press('Enter')
+    await type('14 lb')
+    // the unit is said: over it to the age
+    await press('Enter')
+    await expect(page.getByLabel('Age, or born on')).toBeFocused()
+    await type('3 years')
+    await press('Enter')
+    await type('beef')
+    await expect(page.getByRole('option').first()).toContainText('reacts to beef')
+    await press('Enter', 'Escape', 'Enter')
+    await expect(page.getByRole('button', { name: 'Add to the kitchen' })).toBeFocused()
+    await press('Enter')
     await expect(seat(page, 'Fig')).toContainText('6.35 kg')
+    expect(keys).toBeLessThanOrEqual(40)
     await write(page, '100 g cooked minced beef')
     await expect(ration(page, 'Fig')).toContainText('none yet')
 })
 
 test('an impossible dog is refused beside its field, and the form keeps what was typed', async ({ page }) => {
     await page.goto('/dogs/new')
-    await page.getByLabel('Name').fill('Mote')
+    await page.getByLabel('Name', { exact: true }).fill('Mote')
     await page.getByLabel('Weight', { exact: true }).fill('0')
     await page.getByRole('button', { name: 'Add to the kitchen' }).click()
     await expect(page.getByText('A dog weighs from 0.3 to 120 kg.').first()).toBeVisible()
-    await expect(page.getByLabel('Name')).toHaveValue('Mote')
-    await page.getByLabel('Name').fill('Quill')
+    await expect(page.getByLabel('Weight', { exact: true })).toBeFocused()
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Mote')
+    await page.getByLabel('Name', { exact: true }).fill('quill')
     await page.getByLabel('Weight', { exact: true }).fill('9')
     await page.getByRole('button', { name: 'Add to the kitchen' }).click()
     await expect(page.getByText('There is a dog of that name already').first()).toBeVisible()
+    await page.getByLabel('Age, or born on').fill('soon')
+    await page.getByRole('button', { name: 'Add to the kitchen' }).click()
+    await expect(page.getByText('“soon” is no age here')).toBeVisible()
 })
 
-test('a dog is changed and taken out', async ({ page }) => {
+test('a dog is changed, taken out, and brought back with all that was its own', async ({ page }) => {
     await page.goto('/dogs')
-    await page.getByRole('link', { name: /Odette/ }).click()
+    await page.getByRole('link', { name: 'Odette' }).click()
     await page.getByLabel('Weight', { exact: true }).fill('25')
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
-    await expect(seat(page, 'Odette')).toContainText('25 kg')
-    await page.goto('/dogs')
-    await page.getByRole('link', { name: /Bosun/ }).click()
+    await expect(page.getByRole('link', { name: 'Odette' })).toContainText('25 kg')
+    await page.getByRole('link', { name: 'Bosun' }).click()
     await page.getByRole('button', { name: 'Take out of the kitchen' }).click()
-    await page.getByRole('button', { name: 'Take out', exact: true }).click()
-    await expect(page.getByRole('link', { name: /Bosun/ })).toBeHidden()
+    await expect(page.getByRole('link', { name: 'Bosun' })).toBeHidden()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('link', { name: 'Bosun' })).toBeVisible()
+    await expect(page.getByRole('link', { name: 'Bosun' })).toContainText('gulps')
 })
 
 test('a house rule changes the answer', async ({ page }) => {
-    await page.goto('/settings')
+    await page.goto('/cupboard/house')
     const kept = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH')
-    await page.getByLabel(/research/i).first().check()
+    await page.getByRole('radio', { name: /Research formula/ }).check()
     await kept
     await openBench(page)
     await write(page, '2 cups oat flour\n1 egg')
@@ -53,18 +79,151 @@ test('a house rule changes the answer', async ({ page }) => {
     await expect(ration(page, 'Biscay')).toContainText('research school')
 })
 
-test('the list of keys opens with ? and places open by key', async ({ page }) => {
+test('the day of each dog is drawn as a dish, and what is to be minded stands by it', async ({ page }) => {
+    await page.goto('/dogs')
+    const quill = page.getByRole('link', { name: 'Quill' })
+    await expect(quill).toContainText(/33 kcal of treats a day/)
+    await expect(quill).toContainText('heart disease')
+    await expect(quill).toContainText(/cleared: \d of 8 recipes on the shelf/)
+    await quill.click()
+    await expect(page.getByRole('complementary')).toContainText('no piece over 25 mm')
+    await part(page, /Health/)
+    await pick(page, 'Takes or faces', 'diuretic')
+    await page.getByRole('button', { name: 'Keep', exact: true }).click()
+    await expect(quill).toContainText('diuretic')
+})
+
+test('each thing has an address of its own, and Back goes where the person was', async ({ page }) => {
+    await page.goto('/shelf')
+    await page.getByRole('button', { name: 'Pear and sorghum squares', exact: true }).click()
+    await expect(page.getByLabel('Title of the recipe')).toHaveValue('Pear and sorghum squares')
+    const pear = page.url()
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click()
+    await page.getByRole('button', { name: 'Lentil and celery crisps', exact: true }).click()
+    await expect(page.getByLabel('Title of the recipe')).toHaveValue('Lentil and celery crisps')
+    expect(page.url()).not.toBe(pear)
+    await page.goBack()
+    await expect(page.getByRole('heading', { name: 'The shelf' })).toBeVisible()
+    await page.goBack()
+    await expect(page.getByLabel('Title of the recipe')).toHaveValue('Pear and sorghum squares')
+    await expect(page).toHaveURL(pear)
+    // the address alone brings it back, also in another browser
+    await page.goto('/dogs')
+    await page.evaluate(() => { localStorage.clear(); sessionStorage.clear() })
+    await page.goto(pear)
+    await expect(page.getByLabel('Title of the recipe')).toHaveValue('Pear and sorghum squares')
+    await page.goto('/bench/0192f0c8-7d1b-7e52-9c1e-6f4c2f3b8a11')
+    await expect(page.getByRole('alert')).toContainText('No recipe has this address')
+})
+
+test('units are chosen once and hold everywhere', async ({ page }) => {
     await openBench(page)
-    await page.locator('h2').first().click()
-    await page.keyboard.press('?')
-    await expect(page.getByRole('dialog')).toContainText('Keys on the bench')
+    await page.getByRole('button', { name: 'Units' }).click()
+    const units = page.getByRole('group', { name: 'Units' })
+    await units.getByRole('button', { name: 'lb' }).click()
+    await units.getByRole('button', { name: 'inches' }).click()
+    await units.getByRole('button', { name: '12/31' }).click()
     await page.keyboard.press('Escape')
-    await page.keyboard.press('Alt+2')
+    await expect(seat(page, 'Quill')).toContainText('27.6 lb')
+    await page.getByRole('link', { name: 'Dogs', exact: true }).click()
+    await page.getByRole('link', { name: 'Quill' }).click()
+    await expect(page.getByRole('complementary')).toContainText('no piece over 1 in')
+    await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('27.6')
+    // nothing was changed by looking at it in another unit
+    await page.getByRole('button', { name: 'Keep', exact: true }).click()
+    const dogs = (await (await page.request.get('/api/dogs')).json()) as { name: string, weightKg: number }[]
+    expect(dogs.find((one) => one.name === 'Quill')?.weightKg).toBe(12.5)
+    await page.reload()
+    await expect(page.getByRole('link', { name: 'Quill' })).toContainText('27.6 lb')
+    await page.getByRole('button', { name: 'Units' }).click()
+    await units.getByRole('button', { name: 'kg' }).click()
+    await units.getByRole('button', { name: 'mm' }).click()
+    await expect(page.getByRole('link', { name: 'Quill' })).toContainText('12.5 kg')
+})
+
+test('what was taken away lies in the trash and comes back', async ({ page }) => {
+    await page.goto('/cupboard/prices')
+    await page.getByRole('combobox', { name: 'Food' }).fill('oat flour')
+    await page.getByLabel('pack, g').fill('500')
+    await page.getByLabel('price', { exact: true }).fill('2')
+    await page.getByRole('button', { name: 'Keep this price' }).click()
+    await page.getByRole('button', { name: 'Forget it' }).click()
+    await expect(page.getByRole('button', { name: 'Forget it' })).toBeHidden()
+    await page.getByRole('link', { name: 'Trash' }).click()
+    await page.getByRole('button', { name: 'Bring oat flour back' }).click()
+    await expect(page.getByRole('button', { name: 'Bring oat flour back' })).toBeHidden()
+    await page.getByRole('link', { name: 'Prices' }).click()
+    await expect(page.getByText('oat flour: 2.00 for 500 g')).toBeVisible()
+})
+
+test('the shelf is found by what one types, with tags, favourites, another copy, another name and a card to print', async ({ page }) => {
+    await page.goto('/shelf')
+    const card = (title: string) => page.getByRole('article', { name: title, exact: true })
+    await expect(card('Crisp hake-skin twists')).toContainText('cleared for')
+    await page.getByLabel('Find').fill('hake')
+    await expect(page.getByRole('article')).toHaveCount(1)
+    await page.getByLabel('Find').fill('sorghum')
+    await expect(page.getByRole('article')).toHaveCount(2)
+    await page.getByLabel('Find').fill('')
+    await card('Crisp hake-skin twists').getByRole('button', { name: /favourite/ }).click()
+    await expect(page.getByRole('article').first()).toContainText('Crisp hake-skin twists')
+    await card('Crisp hake-skin twists').getByRole('button', { name: /More for/ }).click()
+    await page.getByText('Tags', { exact: true }).click()
+    await page.getByRole('combobox', { name: 'Tags' }).fill('Thursday')
+    await page.keyboard.press('Enter')
+    await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click()
+    await page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'Thursday' }).click()
+    await expect(page.getByRole('article')).toHaveCount(1)
+    await page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'Thursday' }).click()
+    await card('Crisp hake-skin twists').getByRole('button', { name: /More for/ }).click()
+    await page.getByText('Write it again under another name').click()
+    await expect(card('Crisp hake-skin twists, again')).toBeVisible()
+    await card('Crisp hake-skin twists, again').getByRole('button', { name: /More for/ }).click()
+    await page.getByText('Name and notes').click()
+    await page.getByRole('dialog').getByLabel('Name').fill('Twists of cod')
+    await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click()
+    await expect(card('Twists of cod')).toBeVisible()
+    await card('Twists of cod').getByRole('button', { name: /More for/ }).click()
+    await page.getByText('Take off the shelf').click()
+    await expect(card('Twists of cod')).toBeHidden()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(card('Twists of cod')).toBeVisible()
+    await choose(page, 'Cleared for', 'Tuppence')
+    await page.keyboard.press('Escape')
+    await expect(card('Beetroot and barley rounds')).toBeHidden()
+    await expect(card('Twists of cod')).toBeVisible()
+    await card('Twists of cod').getByRole('button', { name: /More for/ }).click()
+    await page.getByText('Print it as a card').click()
+    await expect(page.getByRole('article', { name: 'Twists of cod' })).toContainText('250 g hake skin')
+    await expect(page.getByRole('button', { name: 'Print' })).toBeVisible()
+})
+
+test('a photograph is made smaller, kept, and shown on its card', async ({ page }) => {
+    await page.goto('/shelf')
+    const card = page.getByRole('article', { name: 'Pear and sorghum squares', exact: true })
+    const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAYAAACNMs+9AAAAFUlEQVR42mNk+M9Qz0AEYBxVSF+FAAhKDveksOjmAAAAAElFTkSuQmCC', 'base64')
+    const chooser = page.waitForEvent('filechooser')
+    await card.getByRole('button', { name: /More for/ }).click()
+    await page.getByText('Photograph', { exact: true }).click()
+    await (await chooser).setFiles({ name: 'squares.png', mimeType: 'image/png', buffer: png })
+    const picture = card.getByRole('img', { name: 'Pear and sorghum squares, photographed' })
+    await expect(picture).toBeVisible()
+    expect(await picture.evaluate((it) => (it as HTMLImageElement).naturalWidth)).toBe(10)
+    await page.reload()
+    await expect(picture).toBeVisible()
+})
+
+test('places open by key, and from the rail', async ({ page }) => {
+    await openBench(page)
+    await key(page, 'd')
     await expect(page.getByRole('heading', { name: 'The dogs' })).toBeVisible()
+    await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Cupboard' }).click()
+    await expect(page.getByRole('heading', { name: 'Labels', exact: true })).toBeVisible()
+    await expect(page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Cupboard' })).toHaveAttribute('aria-current', 'page')
 })
 
 for (const scheme of ['light', 'dark'] as const) {
-    for (const place of ['/bench', '/dogs', '/dogs/new', '/shelf', '/settings', '/studio', '/chart', '/pantry', '/rules']) {
+    for (const place of PLACES) {
         test(`${place} is accessible by ${scheme}`, async ({ browser, baseURL }) => {
             const context = await browser.newContext({ colorScheme: scheme, viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', baseURL })
             const page = await context.newPage()
@@ -74,7 +233,7 @@ for (const scheme of ['light', 'dark'] as const) {
                 await expect(page.getByText(/^Checked 5 lines/)).toBeVisible()
             } else {
                 await page.goto(place)
-                await page.waitForTimeout(400)
+                await page.waitForTimeout(500)
             }
             await expectAccessible(page)
             await context.close()
@@ -82,18 +241,26 @@ for (const scheme of ['light', 'dark'] as const) {
     }
 }
 
-test('the bench, the studio and the chart work at phone width without sideways scrolling', async ({ browser, baseURL }) => {
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, reducedMotion: 'reduce', baseURL })
-    const page = await context.newPage()
-    await openBench(page)
-    await write(page, '2 cups oat flour\n1 large egg, beaten well and strained through the finest sieve in the house\n1/4 cup raisins')
-    await expect(page.getByText(/^Checked 3 lines/)).toBeVisible()
-    const overflow = (): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
-    expect(await overflow()).toBeLessThanOrEqual(0)
-    for (const place of ['/studio', '/chart', '/dogs', '/settings']) {
-        await page.goto(place)
-        await page.waitForTimeout(500)
-        expect(await overflow(), place).toBeLessThanOrEqual(0)
+test('every place works at a phone\'s width and at 320 pixels without sideways scrolling, its doors under the thumb', async ({ browser, baseURL }) => {
+    for (const width of [390, 320]) {
+        const context = await browser.newContext({ viewport: { width, height: 844 }, reducedMotion: 'reduce', hasTouch: true, baseURL })
+        const page = await context.newPage()
+        await openBench(page)
+        await write(page, '2 cups oat flour\n1 large egg, beaten well and strained through the finest sieve in the house\n1/4 cup raisins')
+        await expect(page.getByText(/^Checked 3 lines/)).toBeVisible()
+        const overflow = (): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+        expect(await overflow()).toBeLessThanOrEqual(0)
+        for (const place of PLACES.slice(1)) {
+            await page.goto(place)
+            await page.waitForTimeout(400)
+            expect(await overflow(), `${place} at ${width}`).toBeLessThanOrEqual(0)
+            await expectAccessible(page)
+        }
+        const bar = await page.getByRole('navigation', { name: 'Places' }).boundingBox()
+        expect((bar?.y ?? 0) + (bar?.height ?? 0)).toBe(844)
+        await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Dogs' }).tap()
+        await expect(page.getByRole('heading', { name: 'The dogs' })).toBeVisible()
+        await expect(page.getByRole('button', { name: 'It ate something' })).toBeVisible()
+        await context.close()
     }
-    await context.close()
 })

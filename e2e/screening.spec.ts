@@ -1,4 +1,4 @@
-import { block, expect, expectAccessible, freshKitchen, openBench, ration, readLabel, row, test, write } from './support'
+import { block, choose, expect, expectAccessible, freshKitchen, key, openBench, ration, readLabel, row, test, write } from './support'
 
 freshKitchen()
 
@@ -26,7 +26,7 @@ test('several recipes in one file become several sheets', async ({ page }) => {
     await page.getByLabel('Or choose a file').setInputFiles({ name: 'notes.md', mimeType: 'text/markdown', buffer: Buffer.from('# First bites\n## Ingredients\n- 1 cup oat flour\n\n# Second bites\n## Ingredients\n- 1 cup rice flour\n') })
     await expect(page.getByText('2 recipes were found.')).toBeVisible()
     await page.getByRole('button', { name: 'Keep all on the shelf' }).click()
-    await page.getByRole('link', { name: 'Shelf' }).click()
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click()
     await expect(page.getByRole('button', { name: /First bites/ }).first()).toBeVisible()
     await expect(page.getByRole('button', { name: /Second bites/ }).first()).toBeVisible()
 })
@@ -42,13 +42,13 @@ test('a word that was not understood is explained once and remembered', async ({
     await write(page, '2 cups brocoli')
     await expect(row(page, 1)).toContainText('g')
     await expect(row(page, 1)).not.toContainText('Not read')
-    await page.getByRole('link', { name: 'Pantry' }).click()
+    await page.getByRole('link', { name: 'Cupboard' }).click()
     await page.getByRole('button', { name: 'Own foods and words' }).click()
     await expect(page.getByText('“brocoli” is broccoli')).toBeVisible()
 })
 
 test('a label is looked up, read part by part and kept; a changed wording is shown', async ({ page }) => {
-    await page.goto('/pantry')
+    await page.goto('/cupboard/labels')
     await page.getByLabel('Barcode number or name').fill('crunchy peanut')
     await page.getByRole('button', { name: 'Look' }).click()
     await expect(page.getByText('A stand-in: made-up products')).toBeVisible()
@@ -64,7 +64,7 @@ test('a label is looked up, read part by part and kept; a changed wording is sho
 })
 
 test('a line is bound to a product, which settles its label', async ({ page }) => {
-    await page.goto('/pantry')
+    await page.goto('/cupboard/labels')
     await page.getByLabel('Name of the product').fill('Lockhand seed butter')
     await page.getByLabel('Its list of ingredients, as printed').fill('Sunflower seeds 100%')
     await page.getByRole('button', { name: 'Keep as a product' }).click()
@@ -84,7 +84,7 @@ test('what a person confirms is written down with who and when', async ({ page }
     await write(page, '2 cups oat flour\n1/2 cup chicken broth')
     await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
-    await page.getByRole('link', { name: 'Pantry' }).click()
+    await page.getByRole('link', { name: 'Cupboard' }).click()
     await page.getByRole('button', { name: 'What was confirmed' }).click()
     await expect(page.getByText('Bought broth usually holds onion and much salt.')).toBeVisible()
     await expect(page.getByText(/Ines Marlow/).first()).toBeVisible()
@@ -106,17 +106,17 @@ test('the raid sheet is two taps away and counts per kilo', async ({ page }) => 
 
 test('the raid sheet counts pieces of a recipe', async ({ page }) => {
     await openBench(page)
-    await page.keyboard.press('Alt+X')
+    await key(page, 'x')
     await page.getByRole('dialog').getByRole('button', { name: /Quill/ }).click()
     await page.getByRole('button', { name: 'treats of mine' }).click()
-    await page.getByLabel('Which treats').selectOption({ label: 'Clipped winter loaf' })
+    await choose(page, 'Which treats', 'Clipped winter loaf')
     await page.getByLabel('How many pieces').fill('4')
     await page.getByRole('button', { name: 'Count it' }).click()
     await expect(page.getByRole('dialog')).toContainText('raisins or other dried vine fruit')
 })
 
 test('one thing is checked for every dog, and the rules can be searched', async ({ page }) => {
-    await page.goto('/rules')
+    await page.goto('/cupboard/rules')
     await page.getByLabel('Any food, as you would write it').fill('chicken livers')
     const dogs = page.locator('.single__dogs')
     await expect(dogs.getByRole('listitem').filter({ hasText: 'Tuppence' })).toContainText('reacts to chicken')
@@ -145,7 +145,7 @@ test('a report says everything for one dog', async ({ page }) => {
 })
 
 test('a food of one\'s own is entered from its label and computed with', async ({ page }) => {
-    await page.goto('/pantry')
+    await page.goto('/cupboard/labels')
     await page.getByRole('button', { name: 'Own foods and words' }).click()
     await page.getByLabel('Name', { exact: true }).fill('cocoa powder')
     await page.getByRole('button', { name: 'Keep this food' }).click()

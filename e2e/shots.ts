@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test'
-import { caret, seat, write } from './support'
+import { caret, choose, key, seat, write } from './support'
 
 /** Takes the pictures of docs/screenshots from the demo kitchen. bin/shots runs it, never bin/test. */
 const folder = process.env['MILDBOWL_SHOTS'] ?? 'docs/screenshots'
@@ -45,7 +45,7 @@ const shots: Record<string, Shot> = {
         await page.getByLabel('Called').fill('small and soft')
         await page.getByRole('group', { name: 'Dogs that eat from it' }).getByRole('button', { name: 'Quill' }).click()
         await page.getByLabel('across, mm').fill('14')
-        await page.getByLabel('Leaves the oven').selectOption('soft')
+        await choose(page, 'Leaves the oven', 'soft')
         await page.getByRole('slider', { name: 'Drag: across' }).waitFor()
         await page.evaluate(() => { window.scrollTo(0, 0) })
         await page.waitForTimeout(600)
@@ -62,7 +62,7 @@ const shots: Record<string, Shot> = {
         await page.getByRole('button', { name: 'Take these changes' }).click()
         await page.getByRole('button', { name: 'Keep on the shelf' }).click()
         await page.getByText('on the shelf', { exact: true }).waitFor()
-        await page.getByRole('link', { name: 'Shelf' }).click()
+        await page.getByRole('link', { name: 'Shelf', exact: true }).click()
         await page.getByRole('list', { name: /Versions of/ }).waitFor()
         await page.waitForTimeout(300)
     } },
@@ -91,17 +91,17 @@ const shots: Record<string, Shot> = {
         await page.waitForTimeout(400)
     } },
     'labels': { size: wide, take: async (page) => {
-        await page.goto('/pantry')
+        await page.goto('/cupboard/labels')
         await page.getByLabel('Barcode number or name').fill('peanut')
         await page.getByRole('button', { name: 'Look' }).click()
         await page.getByRole('button', { name: /no added sugar/ }).click()
         await page.getByText(/^Never/).first().waitFor()
     } },
-    'rule-book': { size: wide, take: async (page) => { await page.goto('/rules'); await page.getByLabel('Any food, as you would write it').fill('2 tbsp peanut butter'); await page.getByText('Tuppence').first().waitFor(); await page.waitForTimeout(400) } },
+    'rule-book': { size: wide, take: async (page) => { await page.goto('/cupboard/rules'); await page.getByLabel('Any food, as you would write it').fill('2 tbsp peanut butter'); await page.getByText('Tuppence').first().waitFor(); await page.waitForTimeout(400) } },
     'swaps': { size: wide, take: async (page) => {
         await openRecipe(page, 'Clipped winter loaf')
         await caret(page, 3)
-        await page.keyboard.press('Alt+W')
+        await key(page, 'w')
         await page.getByRole('button', { name: /blueberries/ }).first().waitFor()
         await page.waitForTimeout(300)
     } },
@@ -120,7 +120,7 @@ const shots: Record<string, Shot> = {
         await page.getByRole('button', { name: 'Count it' }).click()
         await page.getByText('To read out to the vet').waitFor()
     } },
-    'house-rules': { size: wide, take: async (page) => { await page.goto('/settings'); await page.getByRole('heading', { name: 'House rules' }).waitFor() } },
+    'house-rules': { size: wide, take: async (page) => { await page.goto('/cupboard/house'); await page.getByRole('heading', { name: 'House rules' }).waitFor() } },
 }
 
 for (const [name, shot] of Object.entries(shots)) {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, freshKitchen, openBench, ration, row, test, words, write } from './support'
+import { choose, expect, expectAccessible, freshKitchen, openBench, ration, row, test, words, write } from './support'
 
 freshKitchen()
 
@@ -55,7 +55,7 @@ test('one dough is cut in portions, each with its dogs, cut and texture', async 
     await page.getByLabel('% of the dough').fill('25')
     await page.getByLabel('% of the dough').press('Tab')
     await page.getByLabel('across, mm').fill('10')
-    await page.getByLabel('Leaves the oven').selectOption('soft')
+    await choose(page, 'Leaves the oven', 'soft')
     const lots = page.getByRole('group', { name: 'Portions of this dough' })
     await expect(lots.getByRole('button', { name: /small and soft/ })).toContainText('25 % · Quill')
     await expect(page.getByRole('list', { name: 'What limits Quill' })).toBeVisible()
@@ -119,7 +119,7 @@ test('time and heat speak the oven\'s language, and meat gets its safe step', as
     await expect(heat).toContainText('345 °F')
     await heat.getByRole('button', { name: 'fan', exact: true }).click()
     await expect(heat).toContainText('310 °F fan')
-    await page.getByLabel('Leaves the oven').selectOption('jerky')
+    await choose(page, 'Leaves the oven', 'jerky')
     await expect(heat).toContainText('No drying up to 95 °C makes meat safe by itself')
 })
 

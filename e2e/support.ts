@@ -111,3 +111,36 @@ export async function expectAccessible(page: Page): Promise<void> {
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
     expect(violations.filter((one) => one.impact === 'serious' || one.impact === 'critical').map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([])
 }
+
+/** The key of our own, and a letter after it. */
+export async function key(page: Page, letter: string): Promise<void> {
+    await page.keyboard.press('Control+,')
+    await page.keyboard.press(letter)
+}
+
+/** Chooses one out of a list that opens. */
+export async function choose(page: Page, label: string | RegExp, option: string | RegExp, within: Page | Locator = page): Promise<void> {
+    await within.locator('.v-input', { has: page.getByRole('combobox', { name: label, exact: typeof label === 'string' }) }).locator('.v-field').first().click()
+    await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click()
+}
+
+/** Takes some of a list into a field, each found by its first letters. */
+export async function pick(page: Page, label: string, ...names: string[]): Promise<void> {
+    const field = page.getByRole('combobox', { name: label, exact: true })
+    for (const name of names) {
+        await field.fill(name)
+        await page.getByRole('option', { name, exact: true }).click()
+    }
+    await page.keyboard.press('Escape')
+}
+
+/** Opens a part of the dog's form. */
+export async function part(page: Page, name: RegExp): Promise<void> {
+    const head = page.getByRole('button', { name })
+    if (await head.getAttribute('aria-expanded') !== 'true') await head.click()
+}
+
+/** What stands chosen in a list. */
+export function chosen(page: Page | Locator, label: string): Locator {
+    return page.locator('.v-input', { has: page.getByRole('combobox', { name: label, exact: true }) }).locator('.v-select__selection, .v-autocomplete__selection, .v-combobox__selection')
+}

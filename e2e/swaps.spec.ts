@@ -1,4 +1,4 @@
-import { block, caret, expect, expectAccessible, freshKitchen, openBench, ration, row, test, words, write } from './support'
+import { block, caret, choose, expect, expectAccessible, freshKitchen, key, openBench, ration, row, test, words, write } from './support'
 
 freshKitchen()
 
@@ -7,7 +7,7 @@ test('a flagged line is swapped in place by keys, and undone in one step', async
     await write(page, '2 cups barley flour\n1/2 cup raisins\n1/2 cup water')
     await expect(row(page, 2)).toContainText('Never: grape')
     await caret(page, 2)
-    await page.keyboard.press('Alt+W')
+    await key(page, 'w')
     await expect(block(page).getByRole('button', { name: /½ cup blueberries/ })).toBeFocused()
     await expect(row(page, 2).locator('del')).toHaveText('1/2 cup raisins')
     await expect(words(page, 2)).toHaveText('1/2 cup raisins')
@@ -55,7 +55,7 @@ test('the whole recipe is rescued, shown before and after, and kept as a version
     await expect(page.getByLabel('Title of the recipe')).toHaveValue('Clipped winter loaf, changed')
     await page.getByRole('button', { name: 'Keep on the shelf' }).click()
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
-    await page.getByRole('link', { name: 'Shelf' }).click()
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click()
     const family = page.getByRole('list', { name: 'Versions of Clipped winter loaf' })
     await expect(family).toContainText('Clipped winter loaf, changed')
     await family.getByRole('button', { name: /^Name and notes/ }).click()
@@ -89,12 +89,12 @@ test('too wet or too dry under the hand is mended in kitchen units', async ({ pa
     await openBench(page)
     await write(page, '2 cups oat flour\n1 large egg\n1/2 cup water')
     await page.getByText('Right for what you make of it?').click()
-    await page.getByLabel('Under your hand it').selectOption('tacky, drop or ball')
+    await choose(page, 'Under your hand it', 'tacky, drop or ball')
     await expect(page.getByText(/Work in .* oat flour/)).toBeVisible()
 })
 
 test('a kitchen adds a swap of its own, and it comes first', async ({ page }) => {
-    await page.goto('/pantry')
+    await page.goto('/cupboard/labels')
     await page.getByRole('button', { name: 'Swaps', exact: true }).click()
     await page.getByLabel('In place of').fill('parsnip')
     await page.getByLabel('take', { exact: true }).fill('chocolate of the moon')
@@ -109,12 +109,12 @@ test('a kitchen adds a swap of its own, and it comes first', async ({ page }) =>
     await write(page, '2 cups oat flour\n1 cup diced parsnip\n1/2 cup water')
     await expect(row(page, 2)).toContainText('kcal')
     await caret(page, 2)
-    await page.keyboard.press('Alt+W')
+    await key(page, 'w')
     await expect(block(page).getByRole('listitem').first()).toContainText('fennel')
 })
 
 test('what things cost is written down, and a swap shows what it changes', async ({ page }) => {
-    await page.goto('/pantry')
+    await page.goto('/cupboard/labels')
     await page.getByRole('button', { name: 'Prices', exact: true }).click()
     for (const [food, pack, price] of [['oat flour', '1000', '4'], ['raisins', '500', '5'], ['blueberries', '100', '2']] as const) {
         await page.getByLabel('Food', { exact: true }).fill(food)
@@ -129,6 +129,6 @@ test('what things cost is written down, and a swap shows what it changes', async
     await page.getByRole('button', { name: /kcal a piece/ }).click()
     await expect(page.getByText('This batch costs 1.30')).toBeVisible()
     await caret(page, 2)
-    await page.keyboard.press('Alt+W')
+    await key(page, 'w')
     await expect(block(page).getByRole('listitem').first()).toContainText(/cost 1.30 → \d/)
 })

@@ -1,4 +1,4 @@
-import { caret, expect, freshKitchen, openBench, ration, readLabel, row, seat, test, words, write } from './support'
+import { caret, expect, freshKitchen, key, openBench, ration, readLabel, row, seat, test, words, write } from './support'
 
 /** What a page could get wrong with every figure right: one word for another line, another dog, another recipe. */
 freshKitchen()
@@ -31,7 +31,7 @@ test('what was confirmed of one recipe is not taken over by another, and stays w
     await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
     // the shelf's recipe with the very same line is opened: nobody read that label
-    await page.getByRole('link', { name: 'Shelf' }).click()
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click()
     await page
         .getByRole('button', { name: /One jar/ })
         .first()
@@ -77,7 +77,7 @@ test('a condition and an allergy of the form stop the batch on the bench', async
 test('a second raid asks again which dog, and counts for the second', async ({ page }) => {
     await openBench(page)
     const dialog = page.getByRole('dialog')
-    await page.keyboard.press('Alt+X')
+    await key(page, 'x')
     await dialog.getByRole('button', { name: /Ferris/ }).click()
     await dialog.getByLabel('What and how much, one a line').fill('36 g dark chocolate')
     await dialog.getByLabel('When').fill('just now')
@@ -86,7 +86,7 @@ test('a second raid asks again which dog, and counts for the second', async ({ p
     await expect(dialog.getByRole('region', { name: 'To read out to the vet' })).toContainText('Ferris')
     await dialog.getByRole('button', { name: 'Close' }).click()
     await expect(dialog).toBeHidden()
-    await page.keyboard.press('Alt+X')
+    await key(page, 'x')
     await expect(dialog).toContainText('Which dog?')
     await expect(dialog).not.toContainText('mg/kg')
     await dialog.getByRole('button', { name: /Tuppence/ }).click()

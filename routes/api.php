@@ -16,6 +16,7 @@ use App\Http\Controllers\OwnSwapController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProductController;
+use App\Http\Controllers\ProfilesController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TableController;
@@ -46,6 +47,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::get('changes', ChangesController::class)->name('changes');
     Route::get('shelf', [ShelfController::class, 'index'])->name('shelf');
     Route::post('shelf/judge', [ShelfController::class, 'judge'])->name('shelf.judge');
+    Route::get('profiles', ProfilesController::class)->name('profiles');
     Route::get('trash', [TrashController::class, 'index'])->name('trash');
     Route::post('trash/{kind}/{id}', [TrashController::class, 'restore'])->name('trash.restore');
     Route::apiResource('photos', PhotoController::class)->only(['store', 'show']);

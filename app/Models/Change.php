@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string $row_id null for the kitchen itself
  * @property int $version of the row after it
  * @property array<string, mixed> $before
+ * @property ?string $page that made it, where it said so
  * @property CarbonImmutable $made_at
  */
 final class Change extends Model
@@ -30,7 +31,7 @@ final class Change extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['number', 'kind', 'row_id', 'version', 'before', 'made_at'];
+    protected $fillable = ['number', 'kind', 'row_id', 'version', 'before', 'page', 'made_at'];
 
     /** @var array<string, string> */
     protected $casts = ['number' => 'integer', 'version' => 'integer', 'before' => 'array', 'made_at' => 'immutable_datetime'];

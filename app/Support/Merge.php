@@ -91,7 +91,12 @@ final readonly class Merge
         $changes = Change::query()->where('kind', $row instanceof Kitchen ? 'kitchen' : Kinds::of($row))->where('row_id', $row instanceof Kitchen ? null : $row->getKey())
             ->where('version', '>', $base)->orderBy('version')->get();
         $before = [];
+        $page = Journal::page($this->request);
         foreach ($changes as $change) {
+            // what a page did itself it knows: it wrote this over that
+            if ($page !== null && $change->page === $page) {
+                continue;
+            }
             foreach ($change->before as $column => $value) {
                 $before[$column] ??= [$value, true];
             }

@@ -51,6 +51,7 @@ return new class extends Migration
             $table->uuid('row_id')->nullable();
             $table->integer('version');
             $table->jsonb('before');
+            $table->uuid('page')->nullable();
             $table->timestampTz('made_at');
             $table->primary(['kitchen_id', 'number']);
             $table->index(['kitchen_id', 'kind', 'row_id', 'version']);

@@ -1,31 +1,44 @@
 <script setup lang="ts">
-import { mdiAlertOctagonOutline, mdiBookCheckOutline, mdiBowlMixOutline, mdiDogSide, mdiBarcode, mdiBookOpenPageVariantOutline, mdiCalendarWeekOutline, mdiHomeEditOutline, mdiWeatherNight, mdiWhiteBalanceSunny, mdiKeyboardOutline } from '@mdi/js'
-import { useEventListener } from '@vueuse/core'
+import { mdiAlertOctagonOutline, mdiBowlMixOutline, mdiDogSide, mdiKeyboardOutline, mdiWardrobeOutline, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useKitchen } from './kitchen/useKitchen'
-import { pressed } from './ui/keys'
-import ShortcutList from './ui/ShortcutList.vue'
+import { KEYS, lead, leading, led, pressed, type Key } from './ui/keys'
+import { LIGHT } from './ui/vuetify'
 
 const kitchen = useKitchen()
 const theme = useTheme()
 const router = useRouter()
+const route = useRoute()
+const UnitsMenu = defineAsyncComponent(() => import('./kitchen/UnitsMenu.vue'))
+const WaitingList = defineAsyncComponent(() => import('./kitchen/WaitingList.vue'))
+const NoticeBar = defineAsyncComponent(() => import('./ui/NoticeBar.vue'))
 const RaidDialog = defineAsyncComponent(() => import('./raid/RaidDialog.vue'))
+const ShortcutList = defineAsyncComponent(() => import('./ui/ShortcutList.vue'))
 const showsKeys = ref(false)
 const raided = ref(false)
+/** What was opened once stays: it comes in again at once. */
+const wasRaided = ref(false)
+const wereKeysShown = ref(false)
+watchEffect(() => {
+    if (raided.value) wasRaided.value = true
+    if (showsKeys.value) wereKeysShown.value = true
+})
 
-const places = [
-    { to: '/bench', name: 'Bench', icon: mdiBowlMixOutline },
-    { to: '/dogs', name: 'Dogs', icon: mdiDogSide },
-    { to: '/shelf', name: 'Shelf', icon: mdiBookOpenPageVariantOutline },
-    { to: '/pantry', name: 'Pantry', icon: mdiBarcode },
-    { to: '/rules', name: 'Rule book', icon: mdiBookCheckOutline },
-    { to: '/settings', name: 'House rules', icon: mdiHomeEditOutline },
-    { to: '/chart', name: 'Chart', icon: mdiCalendarWeekOutline },
-]
+/** In the order of the day; Today, Oven and Jars join with what is behind them. */
+const PLACES = [
+    { id: 'bench', to: '/bench', name: 'Bench', icon: mdiBowlMixOutline },
+    { id: 'dogs', to: '/dogs', name: 'Dogs', icon: mdiDogSide },
+    { id: 'cupboard', to: '/cupboard', name: 'Cupboard', icon: mdiWardrobeOutline },
+] as const
 
+/** At a phone's width the places lie under the thumb. */
+const isNarrow = useMediaQuery('(max-width: 640px)')
 const isNight = computed(() => theme.global.current.value.dark)
+const here = computed(() => String(route.meta['place'] ?? ''))
+const letters = computed(() => (KEYS as readonly Key[]).filter((one) => one.then !== undefined))
 
 // dialogs hang outside the application's own element and take their colours from here
 watchEffect(() => {
@@ -36,41 +49,46 @@ watchEffect(() => {
 function turnLight(): void {
     const next = isNight.value ? 'day' : 'night'
     theme.change(next)
-    localStorage.setItem('mildbowl.theme', next)
+    try {
+        localStorage.setItem(LIGHT, next)
+    } catch {
+        // it lasts as long as the page
+    }
 }
 
+useEventListener(document, 'keydown', lead, { capture: true })
 useEventListener(document, 'keydown', (event) => {
-    const target = event.target as HTMLElement
-    const typing = target.closest('input, textarea, [contenteditable]') !== null
-    const key = pressed(event, 'list', 'places', 'raid')
+    const typing = event.target instanceof Element && event.target.closest('input, textarea, [contenteditable]') !== null
+    const key = pressed(event, 'list', 'bench', 'dogs', 'cupboard', 'shelf', 'raid')
+    led(event)
     if (key === null || (key === 'list' && typing)) return
     if (key === 'list') showsKeys.value = true
     else if (key === 'raid') raided.value = true
-    else {
-        const place = places[Number(event.key) - 1]
-        if (place !== undefined) void router.push(place.to)
-    }
+    else void router.push(`/${key}`)
     event.preventDefault()
 })
+useEventListener(window, 'blur', () => { leading.is = false })
 
 void kitchen.open()
 </script>
 
 <template>
-    <v-app :class="isNight ? 'night' : 'day'">
-        <a class="skip" href="#place">Skip to the sheet</a>
+    <v-app :class="[isNight ? 'night' : 'day', { 'app--narrow': isNarrow }]">
+        <a class="skip" href="#place">Skip to the page</a>
         <header class="rail">
-            <div class="rail__name">
+            <router-link class="rail__name" to="/bench" aria-label="Mild Bowl, to the bench">
                 <svg viewBox="0 0 64 40" width="38" height="24" aria-hidden="true"><path d="M4 10h56a28 26 0 0 1-56 0z" class="rail__bowl" /><ellipse cx="32" cy="10" rx="28" ry="5" class="rail__dough" /></svg>
                 <span><strong>Mild Bowl</strong><em>{{ kitchen.kitchen?.name ?? '' }}</em></span>
-            </div>
-            <nav class="rail__places" aria-label="Places">
-                <router-link v-for="place in places" :key="place.to" :to="place.to" class="rail__place">
+            </router-link>
+            <nav v-if="!isNarrow" class="rail__places" aria-label="Places">
+                <router-link v-for="place in PLACES" :key="place.to" :to="place.to" class="rail__place" :class="{ 'rail__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined">
                     <v-icon :icon="place.icon" size="22" aria-hidden="true" /><span>{{ place.name }}</span>
                 </router-link>
             </nav>
             <div class="rail__end">
+                <WaitingList />
                 <button type="button" class="rail__raid" aria-label="It ate something" @click="raided = true"><v-icon :icon="mdiAlertOctagonOutline" size="20" aria-hidden="true" /><span>It ate something</span></button>
+                <UnitsMenu />
                 <v-btn class="rail__keys" icon aria-label="Keys that work here" @click="showsKeys = true"><v-icon :icon="mdiKeyboardOutline" /></v-btn>
                 <v-btn icon :aria-label="isNight ? 'Turn the light on' : 'Dim the light'" @click="turnLight"><v-icon :icon="isNight ? mdiWhiteBalanceSunny : mdiWeatherNight" /></v-btn>
             </div>
@@ -80,7 +98,12 @@ void kitchen.open()
         </p>
         <main id="place" tabindex="-1"><router-view /></main>
         <footer class="standing">{{ kitchen.choices?.standingWords ?? 'A planning aid, not veterinary advice. If a dog has eaten something poisonous: call a vet or an animal poison line now.' }}</footer>
-        <ShortcutList v-model="showsKeys" />
-        <RaidDialog v-model="raided" />
+        <nav v-if="isNarrow" class="thumb" aria-label="Places">
+            <router-link v-for="place in PLACES" :key="place.to" :to="place.to" class="thumb__place" :class="{ 'thumb__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined"><v-icon :icon="place.icon" size="24" aria-hidden="true" /><span>{{ place.name }}</span></router-link>
+        </nav>
+        <div v-if="leading.is" class="leading" role="status"><span v-for="one in letters" :key="one.id"><kbd>{{ one.then?.toUpperCase() }}</kbd> {{ one.does }}</span></div>
+        <ShortcutList v-if="wereKeysShown" v-model="showsKeys" />
+        <RaidDialog v-if="wasRaided" v-model="raided" />
+        <NoticeBar />
     </v-app>
 </template>

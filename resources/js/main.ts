@@ -6,11 +6,9 @@ import './bench/paper.css'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { layBench } from './bench/layBench'
-import { createKitchen, KITCHEN } from './kitchen/useKitchen'
 import { router } from './router'
 import { vuetify } from './ui/vuetify'
 
 const app = createApp(App)
-app.provide(KITCHEN, createKitchen())
 layBench(app)
 app.use(router).use(vuetify).mount('#app')

@@ -1,21 +1,37 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import BenchPlace from './bench/BenchPlace.vue'
 
+/** Each thing has an address of its own: a recipe, a dog, a rule, a jar. `place` is the door of the rail that a page belongs to. */
 export const router = createRouter({
     history: createWebHistory(),
+    scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? {} : { top: 0 }),
     routes: [
         { path: '/', redirect: '/bench' },
-        { path: '/bench', name: 'bench', component: BenchPlace, meta: { title: 'Bench' } },
-        { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs' } },
-        { path: '/dogs/:id', name: 'dog', component: () => import('./dogs/DogPage.vue'), meta: { title: 'Dog' } },
-        { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPlace.vue'), meta: { title: 'Shelf' } },
-        { path: '/pantry', name: 'pantry', component: () => import('./pantry/PantryPlace.vue'), meta: { title: 'Pantry' } },
-        { path: '/rules', name: 'rules', component: () => import('./telling/RulesPlace.vue'), meta: { title: 'Rule book' } },
-        { path: '/report/:dog', name: 'report', component: () => import('./telling/ReportPlace.vue'), meta: { title: 'Screening report' } },
-        { path: '/studio', name: 'studio', component: () => import('./baking/StudioPlace.vue'), meta: { title: 'Cut studio' } },
-        { path: '/chart', name: 'chart', component: () => import('./feeding/ChartPlace.vue'), meta: { title: 'Week\'s chart' } },
-        { path: '/settings', name: 'settings', component: () => import('./kitchen/SettingsPlace.vue'), meta: { title: 'House rules' } },
-        { path: '/:rest(.*)*', redirect: '/bench' },
+        { path: '/bench/:sheet?', name: 'bench', component: BenchPlace, meta: { title: 'Bench', place: 'bench' } },
+        { path: '/studio', name: 'studio', component: () => import('./baking/StudioPlace.vue'), meta: { title: 'Cut studio', place: 'bench' } },
+        { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPlace.vue'), meta: { title: 'Shelf', place: 'bench' } },
+        { path: '/card/:id', name: 'card', component: () => import('./shelf/CardPlace.vue'), meta: { title: 'Card', place: 'bench' } },
+        { path: '/chart', name: 'chart', component: () => import('./feeding/ChartPlace.vue'), meta: { title: 'Week\'s chart', place: 'bench' } },
+        { path: '/report/:dog', name: 'report', component: () => import('./telling/ReportPlace.vue'), meta: { title: 'Screening report', place: 'bench' } },
+        { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs', place: 'dogs' } },
+        { path: '/dogs/:id', name: 'dog', component: () => import('./dogs/DogPage.vue'), meta: { title: 'Dog', place: 'dogs' } },
+        {
+            path: '/cupboard', component: () => import('./kitchen/CupboardPlace.vue'), meta: { title: 'Cupboard', place: 'cupboard' },
+            children: [
+                { path: '', redirect: '/cupboard/labels' },
+                { path: 'labels', name: 'labels', component: () => import('./pantry/LabelsPart.vue'), meta: { title: 'Labels' } },
+                { path: 'foods', name: 'foods', component: () => import('./pantry/OwnPantry.vue'), meta: { title: 'Foods of your own' } },
+                { path: 'swaps', name: 'swaps', component: () => import('./pantry/OwnSwaps.vue'), meta: { title: 'Swaps of your own' } },
+                { path: 'prices', name: 'prices', component: () => import('./pantry/PriceList.vue'), meta: { title: 'Prices' } },
+                { path: 'rules', name: 'rules', component: () => import('./telling/RulesPlace.vue'), meta: { title: 'Rule book' } },
+                { path: 'confirmed', name: 'confirmed', component: () => import('./pantry/ConfirmationRecords.vue'), meta: { title: 'What was confirmed' } },
+                { path: 'house', name: 'house', component: () => import('./kitchen/SettingsPlace.vue'), meta: { title: 'House rules' } },
+                { path: 'trash', name: 'trash', component: () => import('./kitchen/TrashPart.vue'), meta: { title: 'Trash' } },
+            ],
+        },
+        // addresses of before
+        { path: '/pantry', redirect: '/cupboard/labels' }, { path: '/rules', redirect: '/cupboard/rules' }, { path: '/settings', redirect: '/cupboard/house' },
+        { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./kitchen/NowherePlace.vue'), meta: { title: 'No such place', place: '' } },
     ],
 })
 

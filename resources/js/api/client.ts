@@ -1,7 +1,7 @@
 import type { AskedDough, AskedLabel, AskedOccasion, AskedProfile, AskedRaid, AskedRecipe, AskedRescue, AskedScale, AskedSize, AskedSwaps, AskedWeek } from './asked'
 import type {
-    Choices, ConfirmationRecord, Dog, FormulateAnswer, Kitchen, LabelAnswer, LabelShelf, Offer, OpenKitchen, Problem, RaidAnswer, ReadAnswer,
-    DoughAnswer, GiveAwayAnswer, OccasionAnswer, ProfileAnswer, ScaleAnswer, SizeAnswer, WeekAnswer, Recipe, RescueAnswer, RuleBook, SwapsAnswer, Vocabulary,
+    Changes, Choices, ConfirmationRecord, Dog, FormulateAnswer, KeptPhoto, Kitchen, LabelAnswer, LabelShelf, Offer, OpenKitchen, Problem, RaidAnswer, ReadAnswer,
+    DoughAnswer, GiveAwayAnswer, OccasionAnswer, ProfileAnswer, ProfileInShort, ScaleAnswer, SizeAnswer, WeekAnswer, Recipe, RescueAnswer, RuleBook, Slip, SwapsAnswer, Trashed, Vocabulary,
 } from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
@@ -18,15 +18,20 @@ export function refusal(code: string, title: string, message: string): Problem {
 
 export const UNREACHABLE = refusal('unreachable', 'No answer', 'The kitchen does not answer. What you typed is kept in this browser.')
 
-async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+    return send<T>(method, path, body, { signal })
+}
+
+/** @throws KitchenProblem with what the kitchen said, or that it does not answer */
+export async function send<T>(method: string, path: string, body?: unknown, { headers = {}, signal }: { headers?: Record<string, string>, signal?: AbortSignal | undefined } = {}): Promise<T> {
     let response: Response
     const sent = body === undefined ? undefined : JSON.stringify(body)
     try {
         response = await fetch(`/api/${path}`, {
             method,
-            headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+            headers: body === undefined ? headers : { ...headers, 'Content-Type': 'application/json' },
             body: sent,
-            signal,
+            ...(signal === undefined ? {} : { signal }),
             // what was changed is kept even when the page is left at once; a browser takes 64 kB so
             keepalive: method !== 'GET' && signal === undefined && (sent?.length ?? 0) < 20_000,
         })
@@ -47,34 +52,33 @@ async function ask<T>(method: string, path: string, body?: unknown, signal?: Abo
     return json as T
 }
 
-export type DogFields = Partial<Omit<Dog, 'id' | 'weightSaid'>> & { weight?: string | null }
-export type RecipeFields = Partial<Omit<Recipe, 'id' | 'updatedAt' | 'judged'>>
-export interface ProductFields { name?: string, number?: string | null, ingredients?: string }
-export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'dogId' | 'recipeTitle' | 'words'>
-export type KitchenFields = Partial<Kitchen['policy'] & Pick<Kitchen, 'name' | 'amountsAs' | 'temperature' | 'ovenFan' | 'timezone'> & { trayWidthMm: number, trayLengthMm: number, trayGapMm: number, traysAtOnce: number }>
+export type DogFields = Partial<Omit<Dog, 'id' | 'version' | 'weightSaid'>> & { weight?: string | null, expectedAdultWeight?: string | null }
+export type RecipeFields = Partial<Omit<Recipe, 'id' | 'version' | 'updatedAt' | 'judged'>>
+export interface ProductFields { name?: string, number?: string | null, ingredients?: string, listLater?: boolean }
+export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'dogId' | 'recipeTitle' | 'words'> & Partial<Pick<ConfirmationRecord, 'productId' | 'holdsUntil'>>
+export type KitchenFields = Partial<Kitchen["policy"] & Pick<Kitchen, 'name' | 'baker' | 'amountsAs' | 'weightsAs' | 'sizesAs' | 'datesAs' | 'temperature' | 'ovenFan' | 'timezone'> & { trayWidthMm: number, trayLengthMm: number, trayGapMm: number, traysAtOnce: number }>
 
 export interface NameFields { words: string, ingredient: string }
 
 /** Things of one kind, where the kitchen keeps them. */
-export function kept<T, F>(path: string) {
-    return {
-        all: () => ask<T[]>('GET', path),
-        one: (id: string) => ask<T>('GET', `${path}/${id}`),
-        add: (fields: F) => ask<T>('POST', path, fields),
-        change: (id: string, fields: F) => ask<T>('PATCH', `${path}/${id}`, fields),
-        remove: (id: string) => ask<undefined>('DELETE', `${path}/${id}`),
-    }
+export function kept<T>(path: string) {
+    return { all: () => ask<T[]>('GET', path), one: (id: string) => ask<T>('GET', `${path}/${id}`) }
 }
 
 export const api = {
     kitchen: () => ask<OpenKitchen>('GET', 'kitchen'),
-    changeKitchen: (fields: KitchenFields) => ask<Kitchen>('PATCH', 'kitchen', fields),
+    changes: (after: number) => ask<Changes>('GET', `changes?after=${after}`),
+    shelf: () => ask<Slip[]>('GET', 'shelf'),
+    judge: (recipes: string[]) => ask<Slip[]>('POST', 'shelf/judge', { recipes }),
+    recipe: (id: string) => ask<Recipe>('GET', `recipes/${id}`),
+    profiles: () => ask<ProfileInShort[]>('GET', 'profiles'),
+    trash: () => ask<Trashed[]>('GET', 'trash'),
+    bringBack: (kind: string, id: string) => ask<unknown>('POST', `trash/${kind}/${id}`, {}),
+    addPhoto: (image: string) => ask<KeptPhoto>('POST', 'photos', { image }),
+    confirmations: () => ask<ConfirmationRecord[]>('GET', 'confirmations'),
     choices: () => ask<Choices>('GET', 'choices'),
     vocabulary: () => ask<Vocabulary>('GET', 'vocabulary'),
-    setTable: (dogs: string[]) => ask<Dog[]>('PUT', 'table', { dogs }),
-    confirm: (fields: ConfirmationFields) => ask<ConfirmationRecord>('POST', 'confirmations', fields),
-    takeBack: (id: string) => ask<ConfirmationRecord>('DELETE', `confirmations/${id}`),
-    shelf: (query: { number?: string, name?: string }) => ask<LabelShelf>('GET', `label-shelf?${new URLSearchParams(query).toString()}`),
+    labelShelf: (query: { number?: string, name?: string }) => ask<LabelShelf>('GET', `label-shelf?${new URLSearchParams(query).toString()}`),
     read: (content: string) => ask<ReadAnswer>('POST', 'read', { version: 1, content, explain: true }),
     label: (question: AskedLabel, signal?: AbortSignal) => ask<LabelAnswer>('POST', 'ask/label', question, signal),
     raid: (question: AskedRaid) => ask<RaidAnswer>('POST', 'ask/raid', question),

@@ -895,6 +895,7 @@ export interface OpenKitchen {
     changes?: Changes
     trashed?: Trashed[]
     photo?: KeptPhoto
+    profiles?: ProfileInShort[]
 }
 
 export interface Kitchen {
@@ -1286,6 +1287,30 @@ export interface Trashed {
 
 export interface KeptPhoto {
     id: string
+}
+
+export interface ProfileInShort {
+    /**
+     * its id
+     */
+    dog: string
+    stage: 'puppy' | 'adult' | 'senior'
+    /**
+     * by the school this kitchen chose
+     */
+    dailyKcal: Range | null
+    budget: BudgetInShort | null
+    safeBiteMm: number | null
+    questions: string[]
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface BudgetInShort {
+    kcal: number
+    percent: number
+    reason: string
 }
 
 export interface Choices {

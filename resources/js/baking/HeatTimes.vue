@@ -4,11 +4,14 @@ import type { Heat, PortionOfBatch } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
+import SwitchRow from '../ui/SwitchRow.vue'
+import { useUnits } from '../ui/useUnits'
 
 /** How long and how hot, as a starting point, with when to look first and how done looks. */
 const props = defineProps<{ heat: Heat, portions: PortionOfBatch[], problem: string | null }>()
 const kitchen = useKitchen()
 const { sheet } = useSheet()
+const units = useUnits()
 const own = ref<string | null>(null)
 const isFahrenheit = computed(() => kitchen.kitchen?.temperature === 'F')
 
@@ -26,7 +29,10 @@ const order = computed(() => props.portions.filter((one) => one.heat.stages[0]?.
     .sort((one, two) => (one.stage?.minutesHigh ?? 0) - (two.stage?.minutesHigh ?? 0))
     .map(({ name, stage }) => ({ name, time: span(stage?.minutesLow ?? 0, stage?.minutesHigh ?? 0) })))
 
-async function change(fields: { temperature: 'C' | 'F' } | { ovenFan: boolean }): Promise<void> {
+const temperature = computed<'C' | 'F' | 'gas'>({ get: () => kitchen.kitchen?.temperature ?? 'C', set: (as) => { void change({ temperature: as }) } })
+const fan = computed({ get: () => kitchen.kitchen?.ovenFan === true, set: (is) => { void change({ ovenFan: is }) } })
+
+async function change(fields: { temperature: 'C' | 'F' | 'gas' } | { ovenFan: boolean }): Promise<void> {
     try {
         await kitchen.change(fields)
         // a number in one unit is not the same number in the other
@@ -42,17 +48,17 @@ async function change(fields: { temperature: 'C' | 'F' } | { ovenFan: boolean })
     <section class="studio__part" aria-labelledby="heat-title">
         <h2 id="heat-title">Time and heat</h2>
         <div class="fields">
-            <div class="switch" role="group" aria-label="Temperatures in"><button type="button" :aria-pressed="!isFahrenheit" @click="change({ temperature: 'C' })">°C</button><button type="button" :aria-pressed="isFahrenheit" @click="change({ temperature: 'F' })">°F</button></div>
-            <div class="switch" role="group" aria-label="The oven"><button type="button" :aria-pressed="!kitchen.kitchen?.ovenFan" @click="change({ ovenFan: false })">still oven</button><button type="button" :aria-pressed="kitchen.kitchen?.ovenFan === true" @click="change({ ovenFan: true })">fan</button></div>
+            <SwitchRow v-model="temperature" label="Temperatures in" :items="[{ value: 'C', title: '°C' }, { value: 'F', title: '°F' }, { value: 'gas', title: 'gas' }]" />
+            <SwitchRow v-model="fan" label="The oven" :items="[{ value: false, title: 'still oven' }, { value: true, title: 'fan' }]" />
             <NumberField :label="`set to, ${isFahrenheit ? '°F' : '°C'}`" :value="sheet.ovenAt" placeholder="as below" @meant="sheet.ovenAt = $event" />
         </div>
         <p v-if="(own ?? problem) !== null" class="problem" role="alert">{{ own ?? problem }}</p>
         <p v-if="heat.coreStep !== null" class="heat__core"><strong>First:</strong> {{ heat.coreStep }}</p>
-        <p v-else-if="heat.cores.length > 0">At the core: <template v-for="(core, n) in heat.cores" :key="core.what">{{ n > 0 ? '; ' : '' }}{{ core.foods.join(', ') }} {{ isFahrenheit ? `${core.fahrenheit} °F` : `${core.celsius} °C` }}</template>.</p>
+        <p v-else-if="heat.cores.length > 0">At the core: <template v-for="(core, n) in heat.cores" :key="core.what">{{ n > 0 ? '; ' : '' }}{{ core.foods.join(', ') }} {{ units.heat(core) }}</template>.</p>
         <ol class="heat">
             <li v-for="stage in heat.stages" :key="stage.does">
                 <strong>{{ stage.does }}</strong>
-                <span v-if="stage.celsius !== null" class="heat__dial">{{ isFahrenheit ? `${stage.fahrenheit} °F` : `${stage.celsius} °C` }}<template v-if="heat.fan"> fan</template><template v-if="stage.gasMark !== null && !heat.fan">, gas {{ stage.gasMark }}</template></span>
+                <span v-if="stage.celsius !== null" class="heat__dial">{{ units.heat({ celsius: stage.celsius, fahrenheit: stage.fahrenheit ?? 0, gasMark: heat.fan ? null : stage.gasMark }) }}<template v-if="heat.fan"> fan</template></span>
                 <span class="heat__time">{{ span(stage.minutesLow, stage.minutesHigh) }}</span>
                 <span class="hint">First look at {{ span(stage.firstLookMinutes, stage.firstLookMinutes) }}.<template v-if="stage.turn !== null">{{ ` ${stage.turn.charAt(0).toUpperCase()}${stage.turn.slice(1)}.` }}</template> Done: {{ stage.sign }}.</span>
             </li>

@@ -7,6 +7,7 @@ import { useSheet } from '../bench/useSheet'
 import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
+import SwitchRow from '../ui/SwitchRow.vue'
 
 /** The same recipe larger or smaller, in amounts a kitchen can measure. Nothing changes until it is taken. */
 const { sheet, takeSwap, scaledParts } = useSheet()
@@ -45,7 +46,7 @@ function take(text: string, factor: number): void {
 <template>
     <section class="studio__part" aria-labelledby="scale-title">
         <h2 id="scale-title">Larger or smaller</h2>
-        <div class="switch" role="group" aria-label="Scale by"><button v-for="[key, label] in WAYS" :key="key" type="button" :aria-pressed="way === key" @click="way = key">{{ label }}</button></div>
+        <SwitchRow v-model="way" label="Scale by" :items="WAYS.map(([value, title]) => ({ value, title }))" />
         <div class="fields">
             <NumberField v-if="['factor', 'pieces', 'days'].includes(way)" :key="way" :label="WAYS.find(([key]) => key === way)?.[1] ?? ''" :value="form.number" :above="0" :whole="way !== 'factor'" of="low" live @meant="form.number = $event" />
             <template v-else-if="way === 'tin'">
@@ -54,7 +55,7 @@ function take(text: string, factor: number): void {
                 <NumberField label="filled to, mm" :value="form.depthMm" :above="0" live @meant="form.depthMm = $event" />
             </template>
             <template v-else>
-                <label class="plain"><span>line</span><select v-model="form.line"><option v-for="(line, n) in bench?.lines ?? []" :key="n" :value="n">{{ line.text }}</option></select></label>
+                <v-select v-model="form.line" class="field--long" label="line" :items="(bench?.lines ?? []).map((line, id) => ({ id, name: line.text }))" />
                 <NumberField label="g of it at hand" :value="form.grams" :above="0" of="low" live @meant="form.grams = $event" />
             </template>
         </div>

@@ -16,6 +16,7 @@ import BackwardsForm from './BackwardsForm.vue'
 import HeatTimes from './HeatTimes.vue'
 import ScaleForm from './ScaleForm.vue'
 import TrayPlan from './TrayPlan.vue'
+import TogglePill from '../ui/TogglePill.vue'
 
 /** The cut studio: how large, how many, for whom; portions of one dough, the tray, time and heat. */
 const kitchen = useKitchen()
@@ -128,11 +129,11 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                 <div class="studio__column">
                     <section v-if="mine !== null" class="studio__part" aria-label="This portion">
                         <div class="fields">
-                            <label class="plain"><span>Called</span><input v-model="mine.name" maxlength="60" /></label>
+                            <v-text-field v-model="mine.name" class="field--long" label="Called" maxlength="60" autocomplete="off" />
                             <NumberField :short="false" label="% of the dough" :value="mine.share === null ? null : Math.round(1000 * mine.share) / 10" placeholder="by need" @meant="share" />
                             <v-btn @click="drop">Take this portion away</v-btn>
                         </div>
-                        <div class="toggles" role="group" aria-label="Dogs that eat from it"><button v-for="dog in kitchen.atTable" :key="dog.id" type="button" class="toggle" :aria-pressed="mine.dogs.includes(dog.id)" @click="seat(dog.id)">{{ dog.name }}</button></div>
+                        <div class="toggles" role="group" aria-label="Dogs that eat from it"><TogglePill v-for="dog in kitchen.atTable" :key="dog.id" :on="mine.dogs.includes(dog.id)" @click="seat(dog.id)">{{ dog.name }}</TogglePill></div>
                     </section>
                     <CutChooser :key="chosen" v-model:cut="cut" v-model:texture="texture" class="studio__part" :answer="answer" :refusal="refusal" :place="chosen < 0 ? '/cut' : `/portions/${chosen}/cut`" :dogs="shown.dogIds ?? []" :oddity="shown.oddity" :score="score" large><h2>The piece, at true size</h2></CutChooser>
                     <p class="studio__figures"><strong>{{ Math.floor(shown.piece.count.best + 1e-9) }}</strong> pieces · <strong>{{ figure(shown.piece.kcal.best) }}</strong> kcal each<template v-if="figure(shown.piece.kcal.low) !== figure(shown.piece.kcal.high)"> ({{ figure(shown.piece.kcal.low) }}–{{ figure(shown.piece.kcal.high) }})</template> · {{ grams(shown.piece.bakedGrams.best) }} out of the oven · {{ grams(shown.doughGrams.best) }} of dough<template v-if="shown.daysItLasts !== null"> · lasts {{ shown.daysItLasts }} day{{ shown.daysItLasts === 1 ? '' : 's' }}</template></p>
@@ -141,7 +142,7 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                         <p class="hint">What you measure overrules what was worked out. What is spoilt leaves with its share of the energy.</p>
                         <p v-if="refusal !== null && refusal.path.includes('measured')" class="problem" role="alert">{{ refusal.message }}</p>
                     </details>
-                    <label class="plain studio__scale"><span>Is ten centimetres on the screen ten on your ruler? Make it so: {{ Math.round(100 * screenScale) }} %</span><input v-model.number="screenScale" type="range" min="0.6" max="1.8" step="0.01" /></label>
+                    <div class="studio__scale"><p id="screen-scale" class="hint">Is ten centimetres on the screen ten on your ruler? Make it so: {{ Math.round(100 * screenScale) }} %</p><v-slider v-model="screenScale" min="0.6" max="1.8" step="0.01" aria-labelledby="screen-scale" /></div>
                     <BackwardsForm @take="takeSizes" />
                     <TrayPlan :portion="shown" />
                 </div>

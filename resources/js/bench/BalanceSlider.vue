@@ -28,10 +28,10 @@ function write(): void {
 
 <template>
     <div class="balance">
-        <label class="plain" for="balance-at"><span>More meat, less flour</span></label>
+        <p class="plain" aria-hidden="true"><span>More meat, less flour</span></p>
         <div class="balance__track">
             <span v-for="(one, index) in balance.points" :key="index" class="balance__mark" :class="{ 'balance__mark--holds': one.holds }" :style="{ left: `${share(index)}%` }" aria-hidden="true" />
-            <input id="balance-at" v-model.number="at" type="range" min="0" :max="balance.points.length - 1" step="1" :aria-valuetext="point === null ? '' : `${point.meatText}, ${point.flourText}: ${point.feel ?? 'no feel'}`" />
+            <v-slider v-model="at" min="0" :max="balance.points.length - 1" step="1" aria-label="More meat, less flour" :aria-valuetext="point === null ? '' : `${point.meatText}, ${point.flourText}: ${point.feel ?? 'no feel'}`" />
             <span v-if="balance.stops !== null" class="balance__stop" :class="{ 'balance__stop--early': share(balance.stops) < 40 }" :style="{ left: `${share(balance.stops + 0.5)}%` }" aria-hidden="true">holds up to here</span>
         </div>
         <p v-if="point !== null" role="status"><strong>{{ point.meatText }}</strong> and <strong>{{ point.flourText }}</strong>: {{ point.feel ?? 'nothing to judge it by' }}{{ point.holds ? '' : ', it holds no shape by itself' }}.</p>

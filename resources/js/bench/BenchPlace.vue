@@ -1,33 +1,37 @@
 <script setup lang="ts">
 import { mdiClose, mdiContentCopy, mdiRedo, mdiUndo } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { KitchenProblem } from '../api/client'
 import type { Clipping, Cut } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, grams, spread } from '../ui/format'
 import { pressed } from '../ui/keys'
-import CutChooser from './CutChooser.vue'
 import DogTable from './DogTable.vue'
-import FeelStrip from './FeelStrip.vue'
 import OpenSheets from './OpenSheets.vue'
 import PaperSheet from './PaperSheet.vue'
 import { METHOD_ROW } from './paper/document'
-import PartyPlan from '../feeding/PartyPlan.vue'
 import PieceDrawing from './PieceDrawing.vue'
 import RationPlate from './RationPlate.vue'
 import { useQuestion } from './useQuestion'
 import { useSheet, type Sheet } from './useSheet'
 import { useShelving } from './useShelving'
+import SwitchRow from '../ui/SwitchRow.vue'
 import VerdictWords from './VerdictWords.vue'
 
 /** The bench: the recipe as a sheet of paper that answers back. */
 const kitchen = useKitchen()
 const router = useRouter()
-const { sheet, depth, trouble, hooks, paper, openRecipe, blank, confirm, takeBack, layClipping, undo, redo } = useSheet()
+const route = useRoute()
+const { sheet, id, depth, trouble, hooks, paper, openSlip, blank, go, confirm, takeBack, layClipping, undo, redo } = useSheet()
 const { answer, refusal, silent, freshness, ask } = useQuestion()
-const { keeping, problem, keepAsNew, keep } = useShelving()
+const { keeping, problem, clash, keepAsNew, keep, settle } = useShelving()
 
+const FeelStrip = defineAsyncComponent(() => import('./FeelStrip.vue'))
+const PartyPlan = defineAsyncComponent(() => import('../feeding/PartyPlan.vue'))
+const ClashPanel = defineAsyncComponent(() => import('../ui/ClashPanel.vue'))
+const CutChooser = defineAsyncComponent(() => import('./CutChooser.vue'))
 const ClipDialog = defineAsyncComponent(() => import('../clipping/ClipDialog.vue'))
 const CompositionPanel = defineAsyncComponent(() => import('./CompositionPanel.vue'))
 const RescuePanel = defineAsyncComponent(() => import('../swaps/RescuePanel.vue'))
@@ -59,14 +63,41 @@ const isLate = computed(() => freshness.value === 'late')
 const isWritten = computed(() => sheet.value.text.trim() !== '' || sheet.value.steps.trim() !== '')
 const hasMethod = computed(() => sheet.value.steps.trim() !== '')
 
-const KEEPING = { blank: '', browser: 'kept in this browser', keeping: 'putting it on the shelf…', kept: 'on the shelf', waiting: 'waits for the shelf; kept in this browser, and sent by itself', refused: 'not on the shelf yet; kept in this browser' }
+const KEEPING = { blank: '', browser: 'kept in this browser', keeping: 'putting it on the shelf…', kept: 'on the shelf', waiting: 'waits for the kitchen; kept in this browser, and sent by itself', refused: 'not on the shelf yet; kept in this browser' }
 
-async function switchAmounts(as: 'grams' | 'cups'): Promise<void> {
-    if (kitchen.kitchen !== null) kitchen.kitchen.amountsAs = as
+const amounts = computed({ get: () => amountsAs.value, set: (as) => { kitchen.change({ amountsAs: as }).catch((error: unknown) => { trouble.value = wordsOf(error) }) } })
+
+/** A sheet has an address: its recipe's, once it is on the shelf; else its own. */
+const address = computed(() => sheet.value.recipeId ?? id.value)
+
+/** Lays what an address names; what is nowhere is said so, and the bench stays as it is. */
+async function follow(asked: string): Promise<void> {
+    if (asked === '' || asked === address.value) return
+    if (go(asked)) return
     try {
-        await kitchen.change({ amountsAs: as })
-    } catch {
-        // the switch holds for this page all the same
+        await openSlip({ id: asked })
+    } catch (error) {
+        trouble.value = error instanceof KitchenProblem && error.problem.status === 404 ? 'No recipe has this address. If it was taken off the shelf, it lies in the trash, in the Cupboard.' : wordsOf(error)
+    }
+}
+const asked = computed(() => route.name === 'bench' ? String(route.params['sheet'] ?? '') : null)
+watch(asked, (now, before) => { if (now !== null && now !== '' && before !== undefined) void follow(now) })
+onMounted(async () => {
+    if (asked.value !== null && asked.value !== '') await follow(asked.value)
+    if (route.name === 'bench' && asked.value !== address.value) await router.replace(`/bench/${address.value}`)
+})
+// another sheet is another address, and Back goes to the one before; one that was put on the shelf only changes its own
+watch([address, id], ([now, draft], [, before]) => {
+    if (route.name !== 'bench' || asked.value === now) return
+    if (draft === before) void router.replace(`/bench/${now}`)
+    else void router.push(`/bench/${now}`)
+})
+
+async function open(slip: { id: string }): Promise<void> {
+    try {
+        await openSlip(slip)
+    } catch (error) {
+        trouble.value = wordsOf(error)
     }
 }
 
@@ -91,7 +122,7 @@ function beginMethod(): void {
 }
 
 useEventListener(document, 'keydown', (event) => {
-    const key = pressed(event, 'studio', 'dogs', 'cut', 'rescue', 'keep', 'undo', 'redo', 'find')
+    const key = pressed(event, 'studio', 'table', 'cut', 'rescue', 'keep', 'undo', 'redo', 'find')
     if (key === null) return
     const typing = event.target instanceof Element && event.target.closest('input, textarea, select, [contenteditable=true], .v-overlay') !== null
     if (key === 'undo' || key === 'redo' || key === 'find') {
@@ -100,11 +131,11 @@ useEventListener(document, 'keydown', (event) => {
         else if (key === 'redo') redo()
         else hooks.find()
     } else if (key === 'studio') void router.push('/studio')
-    else if (key === 'dogs') document.querySelector<HTMLElement>('.seat')?.focus()
+    else if (key === 'table') document.querySelector<HTMLElement>('.seat')?.focus()
     else if (key === 'cut') document.querySelector<HTMLElement>('#cut-shape')?.focus()
     else if (key === 'rescue') rescuing.value = true
-    else if (sheet.value.recipeId === null) void keepAsNew()
-    else void keep()
+    else if (sheet.value.recipeId === null) keepAsNew()
+    else keep()
     event.preventDefault()
 })
 </script>
@@ -124,15 +155,14 @@ useEventListener(document, 'keydown', (event) => {
                         <v-btn icon variant="text" aria-label="Undo" :disabled="depth.back === 0" @click="undo"><v-icon :icon="mdiUndo" /></v-btn>
                         <v-btn icon variant="text" aria-label="Redo" :disabled="depth.forth === 0" @click="redo"><v-icon :icon="mdiRedo" /></v-btn>
                         <v-btn icon variant="text" aria-label="Copy the recipe" :disabled="!isWritten" @click="copy"><v-icon :icon="mdiContentCopy" /></v-btn>
-                        <div class="switch" role="group" aria-label="Amounts shown as">
-                            <button type="button" :aria-pressed="amountsAs === 'grams'" @click="switchAmounts('grams')">grams</button>
-                            <button type="button" :aria-pressed="amountsAs === 'cups'" @click="switchAmounts('cups')">cups</button>
-                        </div>
-                        <v-btn v-if="sheet.recipeId === null" variant="tonal" :disabled="!isWritten || keeping === 'keeping'" @click="keepAsNew">Keep on the shelf</v-btn>
+                        <SwitchRow v-model="amounts" label="Amounts shown as" :items="[{ value: 'grams', title: 'grams' }, { value: 'cups', title: 'cups' }]" />
+                        <v-btn v-if="sheet.recipeId === null" variant="tonal" :disabled="!isWritten" @click="keepAsNew">Keep on the shelf</v-btn>
                         <v-btn class="sheet__bring" @click="clipped = ''; clips = true">Bring in</v-btn>
                         <v-btn @click="blank">New sheet</v-btn>
+                        <v-btn to="/shelf">Shelf</v-btn>
                     </div>
                 </header>
+                <ClashPanel v-if="clash !== null && clash.draft === id" :fields="clash.fields" :of="sheet.title || 'This sheet'" @settle="settle" />
                 <p v-if="textProblem !== null" class="problem" role="alert">{{ textProblem }}</p>
                 <PaperSheet :amounts-as="amountsAs" />
                 <p v-if="isWritten && !hasMethod" class="sheet__method"><button type="button" class="start" @click="beginMethod">Write the method</button></p>
@@ -140,7 +170,7 @@ useEventListener(document, 'keydown', (event) => {
                 <p v-if="sheet.source !== null || sheet.yield !== null" class="hint">{{ [sheet.source === null ? null : `From ${sheet.source}`, sheet.yield === null ? null : `makes ${sheet.yield}`].filter(Boolean).join(' · ') }}</p>
                 <div v-if="!isWritten && kitchen.recipes.length > 0" class="sheet__starts">
                     <p>Or take one from the shelf:</p>
-                    <button v-for="recipe in kitchen.recipes.slice(0, 12)" :key="recipe.id" type="button" class="start" @click="openRecipe(recipe)">{{ recipe.title }}</button>
+                    <button v-for="recipe in kitchen.recipes.slice(0, 12)" :key="recipe.id" type="button" class="start" @click="open(recipe)">{{ recipe.title }}</button>
                 </div>
             </section>
             <aside class="outcome" aria-label="What it comes to">
@@ -172,7 +202,7 @@ useEventListener(document, 'keydown', (event) => {
                     </template>
                     <CutChooser v-model:cut="cut" v-model:texture="texture" :answer="answer" :refusal="refusal" :oddity="answer?.portions?.find((one) => one.name === null)?.oddity ?? null" />
                     <p v-if="sheet.portions.length > 0" class="hint">This dough is cut in {{ sheet.portions.length + 1 }} portions; the cut above is for what is left.</p>
-                    <router-link class="link-button" to="/studio">Cut studio: portions, tray, time and heat, scaling</router-link>
+                    <p class="outcome__ways"><v-btn variant="tonal" to="/studio">Cut studio: portions, tray, heat, scaling</v-btn><v-btn variant="tonal" to="/chart">Chart for the fridge door</v-btn></p>
                     <details v-if="answer !== null && answer.assumptions.length > 0" class="assumed">
                         <summary>Taken for granted ({{ answer.assumptions.length }})</summary>
                         <ul><li v-for="one in answer.assumptions" :key="one.code + one.message">{{ one.message }}</li></ul>
@@ -180,6 +210,6 @@ useEventListener(document, 'keydown', (event) => {
                 </template>
             </aside>
         </div>
-        <ClipDialog v-model="clips" :brought="clipped" @take="layClipping" @keep="keepAll" />
+        <ClipDialog v-if="clips || clipped !== ''" v-model="clips" :brought="clipped" @take="layClipping" @keep="keepAll" />
     </div>
 </template>

@@ -47,21 +47,12 @@ const bites = computed(() => {
     <section class="cut" aria-label="The cut">
         <slot><h3>The cut</h3></slot>
         <div class="cut__fields">
-            <label class="plain"><span>Shape</span>
-                <select :id="place === '/cut' ? 'cut-shape' : undefined" :value="cut.shape" @change="choose(($event.target as HTMLSelectElement).value)">
-                    <option v-for="shape in shapes" :key="shape.id" :value="shape.id">{{ shape.name }}</option>
-                    <option v-if="shapes.length === 0" :value="cut.shape">{{ cut.shape }}</option>
-                </select>
-            </label>
+            <v-select :id="place === '/cut' ? 'cut-shape' : undefined" class="field--long" label="Shape" :model-value="cut.shape" :items="shapes.length === 0 ? [{ id: cut.shape, name: cut.shape }] : shapes" @update:model-value="choose($event)" />
             <NumberField
                 v-for="size in needs" :key="`${cut.shape} ${size.key}`" :label="`${size.label}${size.unit === '' ? '' : `, ${size.unit}`}`" :value="sizes[size.key] ?? null"
                 :problem="problem?.path === `${place}/${size.key}` ? problem.message : null" of="high" live @meant="resize(size.key, $event)"
             />
-            <label class="plain"><span>Leaves the oven</span>
-                <select v-model="texture">
-                    <option v-for="one in kitchen.choices?.textures ?? [{ id: texture, name: texture }]" :key="one.id" :value="one.id">{{ one.name }}</option>
-                </select>
-            </label>
+            <v-select v-model="texture" class="field--long" label="Leaves the oven" :items="kitchen.choices?.textures ?? [{ id: texture, name: texture }]" />
         </div>
         <p v-if="problem !== null && !needs.some((size) => problem?.path === `${place}/${size.key}`)" class="problem" role="alert">{{ problem.message }}</p>
         <CutRuler v-model="cut" :bites="bites" :score="score" :large="large" />

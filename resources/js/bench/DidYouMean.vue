@@ -9,35 +9,33 @@ const props = defineProps<{ words: string, offers: Offer[] }>()
 const emit = defineEmits<{ name: [words: string, ingredient: string], leaveOut: [] }>()
 const kitchen = useKitchen()
 const router = useRouter()
-const searched = ref('')
+const chosen = ref<string | null>(null)
 
-const MOST = 8
+/** Every food by a name of its own, to be found by typing. */
+const foods = computed(() => {
+    const named = new Map<string, string>()
+    for (const { name, ingredient } of kitchen.vocabulary?.foods ?? []) if (!named.has(ingredient)) named.set(ingredient, name)
 
-const found = computed(() => {
-    const asked = searched.value.trim().toLowerCase()
-    if (asked.length < 2) return []
-    const foods = new Map<string, string>()
-    for (const { name, ingredient } of kitchen.vocabulary?.foods ?? []) {
-        if (name.toLowerCase().includes(asked) && !foods.has(ingredient)) foods.set(ingredient, name)
-    }
-
-    return [...foods].sort(([, one], [, two]) => Number(two.toLowerCase().startsWith(asked)) - Number(one.toLowerCase().startsWith(asked)) || one.length - two.length).slice(0, MOST)
+    return [...named].map(([id, name]) => ({ id, name }))
 })
 
+function take(id: unknown): void {
+    if (typeof id === 'string') emit('name', props.words, id)
+}
+
 function makeOwn(): void {
-    void router.push({ path: '/pantry', query: { own: props.words } })
+    void router.push({ path: '/cupboard/foods', query: { own: props.words } })
 }
 </script>
 
 <template>
     <div class="did-you-mean" role="group" :aria-label="`What is meant by “${words}”`">
         <p>{{ offers.length > 0 ? 'Did you mean one of these? The kitchen remembers your answer.' : `Nothing the kitchen knows comes near “${words}”.` }}</p>
-        <p v-if="offers.length > 0" class="offers"><button v-for="one in offers" :key="one.ingredient" type="button" class="toggle" @click="emit('name', words, one.ingredient)">“{{ words }}” is {{ one.name }} <small>{{ one.reason }}</small></button></p>
+        <p v-if="offers.length > 0" class="offers"><v-btn v-for="one in offers" :key="one.ingredient" variant="outlined" @click="emit('name', words, one.ingredient)">“{{ words }}” is {{ one.name }} <small>{{ one.reason }}</small></v-btn></p>
         <div class="did-you-mean__ways">
-            <label class="plain"><span>Look through all foods</span><input v-model="searched" type="search" autocomplete="off" @keydown.enter.prevent="found[0] !== undefined && emit('name', words, found[0][0])" /></label>
+            <v-autocomplete v-model="chosen" class="field--long" label="Look through all foods" :items="foods" item-title="name" item-value="id" auto-select-first no-data-text="No food is called so." @update:model-value="take" />
             <v-btn variant="outlined" @click="makeOwn">Make it our own food</v-btn>
             <v-btn variant="outlined" @click="emit('leaveOut')">Leave it out</v-btn>
         </div>
-        <p v-if="searched.trim().length >= 2" class="offers" role="status"><button v-for="[ingredient, name] in found" :key="ingredient" type="button" class="toggle" @click="emit('name', words, ingredient)">“{{ words }}” is {{ name }}</button><span v-if="found.length === 0">No food is called so.</span></p>
     </div>
 </template>

@@ -1,14 +1,28 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
+import { computed, defineAsyncComponent } from 'vue'
 import type { Dog, FormulateAnswer } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 import FindingMark from '../ui/FindingMark.vue'
 import { age } from '../ui/format'
 import { LEVELS, type Level } from '../ui/levels'
+import { useUnits } from '../ui/useUnits'
 
 /** The dogs of the kitchen; a tap seats one at the table or lets it go. */
 const props = defineProps<{ answer: FormulateAnswer | null }>()
 const kitchen = useKitchen()
+const units = useUnits()
+const SeatAnother = defineAsyncComponent(() => import('./SeatAnother.vue'))
+
+/** Of more dogs than this those at the table are shown, and the others are found by typing. */
+const MANY = 12
+const shown = computed(() => kitchen.dogs.length <= MANY ? kitchen.dogs : kitchen.atTable)
+const others = computed(() => kitchen.dogs.length <= MANY ? [] : kitchen.dogs.filter((dog) => !dog.atTable))
+
+function seat(id: string): void {
+    const dog = others.value.find((one) => one.id === id)
+    if (dog !== undefined) void kitchen.seat(dog)
+}
 
 function worst(dog: Dog): Level | null {
     const verdict = props.answer?.verdict.dogs.find((one) => one.id === dog.id)
@@ -21,13 +35,14 @@ function worst(dog: Dog): Level | null {
     <section class="table" aria-labelledby="table-title">
         <h2 id="table-title">At the table</h2>
         <ul>
-            <li v-for="dog in kitchen.dogs" :key="dog.id">
+            <li v-for="dog in shown" :key="dog.id">
                 <button type="button" class="seat" :class="{ 'seat--taken': dog.atTable }" :aria-pressed="dog.atTable" @click="kitchen.seat(dog)">
                     <span class="seat__name">{{ dog.name }}</span>
-                    <span class="seat__facts">{{ dog.weightKg === null ? 'no weight' : `${dog.weightKg} kg` }} · {{ age(dog.ageMonths) }}</span>
+                    <span class="seat__facts">{{ dog.weightKg === null ? 'no weight' : units.kg(dog.weightKg) }} · {{ age(dog.ageMonths) }}</span>
                     <span v-if="dog.atTable && worst(dog) !== null" class="seat__worst"><FindingMark :level="worst(dog)!" /><span>{{ LEVELS[worst(dog)!].word }}</span></span>
                 </button>
             </li>
+            <li v-if="others.length > 0"><SeatAnother class="table__others" :dogs="others" @seat="seat" /></li>
             <li><router-link class="seat seat--new" to="/dogs/new"><v-icon :icon="mdiPlus" size="20" aria-hidden="true" /> Add a dog</router-link></li>
         </ul>
     </section>

@@ -65,8 +65,8 @@ const place = computed(() => {
         </svg>
         <details class="assumed" @toggle="opened = ($event.target as HTMLDetailsElement).open"><summary>Right for what you make of it?</summary>
             <div class="fields">
-                <label class="plain"><span>Under your hand it</span><select v-model="felt"><option value="">is as worked out</option><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
-                <label class="plain"><span>You want</span><select v-model="wanted"><option value="">what the cut wants</option><option v-for="one in feels" :key="one.feel" :value="one.feel">{{ one.feel }}</option></select></label>
+                <v-select v-model="felt" class="field--long" label="Under your hand it" :items="[{ id: '', name: 'is as worked out' }, ...feels.map((one) => ({ id: one.feel, name: one.feel }))]" />
+                <v-select v-model="wanted" class="field--long" label="You want" :items="[{ id: '', name: 'what the cut wants' }, ...feels.map((one) => ({ id: one.feel, name: one.feel }))]" />
             </div>
             <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
             <p v-if="advice !== null && !stale" role="status">{{ advice.says }}</p>

@@ -9,7 +9,7 @@ const emit = defineEmits<{ close: [] }>()
 const { paper, sheet } = useSheet()
 const words = ref('')
 const instead = ref('')
-const field = ref<HTMLInputElement | null>(null)
+const field = ref<{ focus: () => void, select: () => void } | null>(null)
 const query = computed(() => new SearchQuery({ search: words.value, replace: instead.value, literal: true }))
 
 const count = computed(() => {
@@ -57,11 +57,11 @@ onBeforeUnmount(() => { paper.shownIn?.dispatch({ effects: setSearchQuery.of(new
 
 <template>
     <form class="find-bar" role="search" aria-label="Find on the sheet" @submit.prevent="go(true)" @keydown.esc.prevent.stop="emit('close')">
-        <label class="plain"><span>Find</span><input ref="field" v-model="words" autocomplete="off" @keydown.enter.shift.prevent="go(false)" /></label>
+        <v-text-field ref="field" v-model="words" class="field--long" label="Find" autocomplete="off" @keydown.enter.shift.prevent="go(false)" />
         <span class="hint" role="status">{{ words === '' ? '' : count === 0 ? 'not on the sheet' : `${count} times` }}</span>
         <v-btn variant="outlined" @click="go(false)">Before</v-btn>
         <v-btn variant="outlined" type="submit">Next</v-btn>
-        <label class="plain"><span>Put in its place</span><input v-model="instead" autocomplete="off" /></label>
+        <v-text-field v-model="instead" class="field--long" label="Put in its place" autocomplete="off" />
         <v-btn variant="outlined" :disabled="count === 0" @click="replace">Replace all</v-btn>
         <v-btn @click="emit('close')">Close</v-btn>
     </form>

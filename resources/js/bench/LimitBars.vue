@@ -26,6 +26,6 @@ const bars = computed(() => {
             <span class="limit__pieces">{{ bar.piecesPerDay < .25 ? figure(bar.piecesPerDay) : pieces(Math.floor(bar.piecesPerDay * 4) / 4) }}</span>
             <span v-if="index === 0" class="limit__made">{{ bar.made }}</span>
         </li>
-        <li v-if="few && bars.length > 3"><button type="button" class="limit__all" :aria-expanded="all" @click="all = !all">{{ all ? 'only the nearest' : `${bars.length - 3} more, further off` }}</button></li>
+        <li v-if="few && bars.length > 3"><v-btn size="small" :aria-expanded="all" @click="all = !all">{{ all ? 'only the nearest' : `${bars.length - 3} more, further off` }}</v-btn></li>
     </ol>
 </template>

@@ -7,6 +7,7 @@ import DidYouMean from './DidYouMean.vue'
 import FindingCard from './FindingCard.vue'
 import LineTools from './LineTools.vue'
 import type { RowReading, UnsureNumber } from './paper/reading'
+import { writtenDate } from '../ui/dates'
 import { useSheet } from './useSheet'
 
 /** What stands behind one row: what was found and why, what instead, how it was read, how its figures were made, and what can be done with it. */
@@ -32,6 +33,8 @@ const unread = computed(() => lines.value.filter((line) => line.ingredient === n
     offers: line.explain?.nearest ?? [],
 })))
 
+/** Every jar of the kitchen, with when its list was read. */
+const jars = computed(() => [{ id: '', name: 'none chosen' }, ...kitchen.products.map((one) => ({ id: one.id, name: one.readOn === null ? one.name : `${one.name}, read ${writtenDate(one.readOn, kitchen.kitchen?.datesAs ?? 'dmy')}` }))])
 const boundTo = computed(() => sheet.value.bound.find((one) => one.line === plain.value)?.productId ?? null)
 const bindable = computed(() => kitchen.products.length > 0 && (boundTo.value !== null || found.value.some((one) => one.finding.level === 'check-label')))
 /** The number of the line in the recipe; a row told in sentences holds several and is rescued whole. */
@@ -90,17 +93,15 @@ function onKey(event: KeyboardEvent): void {
     <section class="row__more" :aria-label="`Behind “${plain}”`" @keydown="onKey">
         <SwapPanel v-if="swapping && number !== null" :index="number" :text="plain" @close="stopSwapping" @look="look" />
         <template v-else>
-            <FindingCard v-for="one in found" :key="one.line + one.finding.code + one.finding.message" :told="one" :line="one.line" @confirm="confirm" @take-back="takeBack" />
+            <FindingCard v-for="one in found" :key="one.line + one.finding.code + one.finding.message" :told="one" :line="one.line" :row="plain" @confirm="confirm" @take-back="takeBack" />
             <div v-for="one in unsure" :key="one.from" class="asked">
                 <p>{{ one.question }}</p>
-                <p class="offers"><button v-for="(meant, which) in one.instead" :key="meant" type="button" class="toggle" @click="choose(one, meant)">{{ meant }}<small v-if="which === 0"> as it is read now</small></button></p>
+                <p class="offers"><v-btn v-for="(meant, which) in one.instead" :key="meant" variant="outlined" @click="choose(one, meant)">{{ meant }}<small v-if="which === 0"> as it is read now</small></v-btn></p>
             </div>
             <p v-for="one in doubts" :key="one.question" class="asked">{{ one.question }}</p>
             <DidYouMean v-for="one in unread" :key="one.line" :words="one.words === '' ? one.line : one.words" :offers="one.offers" @name="remember" @leave-out="leaveOut" />
             <p v-for="one in poison" :key="one" class="card__figure row__poison">{{ one }}</p>
-            <label v-if="bindable" class="plain row__bind"><span>The product used here</span>
-                <select :value="boundTo ?? ''" @change="bind(plain, ($event.target as HTMLSelectElement).value === '' ? null : ($event.target as HTMLSelectElement).value)"><option value="">none chosen</option><option v-for="one in kitchen.products" :key="one.id" :value="one.id">{{ one.name }}, read {{ one.readOn }}</option></select>
-            </label>
+            <v-select v-if="bindable" class="row__bind" label="The product used here" :model-value="boundTo ?? ''" :items="jars" @update:model-value="bind(plain, $event === '' ? null : $event)" />
             <div v-if="made.length > 0" class="made">
                 <h4>How the figures were made</h4>
                 <p v-for="(sentence, which) in made" :key="which">{{ sentence }}</p>

@@ -59,7 +59,7 @@ function double(): void {
         <v-btn v-if="canSwap" variant="tonal" @click="emit('swap')">Swap this line</v-btn>
         <v-btn variant="outlined" aria-label="Move up" @click="move(-1)"><v-icon :icon="mdiArrowUp" /></v-btn>
         <v-btn variant="outlined" aria-label="Move down" @click="move(1)"><v-icon :icon="mdiArrowDown" /></v-btn>
-        <label v-if="parts.length > 1" class="plain line-tools__part"><span>Move to</span><select value="" @change="moveTo(($event.target as HTMLSelectElement).value)"><option value="">another part …</option><option v-for="one in parts" :key="one.at" :value="String(one.at)">{{ one.name }}</option></select></label>
+        <v-select v-if="parts.length > 1" class="line-tools__part" label="Move to" placeholder="another part …" :model-value="null" :items="parts.map((one) => ({ id: String(one.at), name: one.name }))" @update:model-value="moveTo($event ?? '')" />
         <v-btn variant="outlined" @click="double">Write it twice</v-btn>
         <v-btn variant="outlined" @click="emit('leaveOut')">Take it out</v-btn>
         <v-btn variant="outlined" class="line-tools__close" @click="emit('close')">Close</v-btn>

@@ -3,14 +3,15 @@ import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watc
 import { blockOpened, amountsAs as shownAs, openField, proposed, rowsAt, shownField, type Opened, type PartHead } from './paper/fields'
 import { joined } from './paper/document'
 import type { RowReading } from './paper/reading'
-import LineBlock from './LineBlock.vue'
-import PartHeadStrip from './PartHeadStrip.vue'
 import { useSheet } from './useSheet'
 
 /** The sheet of paper: one document to write on. What stands in its margin and under its rows is put there by the answer. */
 const props = defineProps<{ amountsAs: 'grams' | 'cups' }>()
 const { paper, hooks, id } = useSheet()
 const FindBar = defineAsyncComponent(() => import('./FindBar.vue'))
+// the words first: what opens behind a row comes once they stand
+const LineBlock = defineAsyncComponent(() => import('./LineBlock.vue'))
+const PartHeadStrip = defineAsyncComponent(() => import('./PartHeadStrip.vue'))
 
 const ground = ref<HTMLElement | null>(null)
 const opened = shallowRef<Opened | null>(null)
@@ -21,6 +22,8 @@ const swapping = ref(false)
 const finding = ref(false)
 
 const NONE: RowReading[] = []
+/** What is wanted next is fetched while nothing is asked for. */
+const AHEAD_MS = 1_500
 
 function look(): void {
     const open = paper.state.field(openField)
@@ -36,6 +39,7 @@ onBeforeUnmount(paper.follow(look))
 onMounted(() => {
     if (ground.value !== null) paper.show(ground.value)
     look()
+    setTimeout(() => { void import('./LineBlock.vue') }, AHEAD_MS)
 })
 onBeforeUnmount(() => { paper.leave() })
 

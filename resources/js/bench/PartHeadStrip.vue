@@ -19,10 +19,6 @@ const name = computed(() => plainly(props.part))
 const wantsMore = ref(false)
 /** What is rarely said of a dough stays behind a word, unless it was said. */
 const showsMore = computed(() => !isBody.value || wantsMore.value || props.part.keeps.strained || props.part.keeps.drained || props.part.keeps.grams !== null)
-
-function chosen(event: Event): string {
-    return (event.target as HTMLSelectElement).value
-}
 </script>
 
 <template>
@@ -36,8 +32,8 @@ function chosen(event: Event): string {
             <span v-else-if="part.into.length > 0">goes into the {{ part.into.join(', the ').replace(/for the /gi, '') }}</span>
         </p>
         <div class="part-head__picks">
-            <select class="part-head__pick" :value="part.role" :aria-label="`What ${name} is`" @change="say(part, { role: chosen($event) as Part['role'] })"><option v-for="one in roles" :key="one.id" :value="one.id">{{ one.name }}</option></select>
-            <select class="part-head__pick" :value="part.process" :aria-label="`How ${name} is heated`" @change="say(part, { process: chosen($event) as Part['process'] })"><option v-for="one in processes" :key="one.id" :value="one.id">{{ one.name }}</option></select>
+            <v-select class="part-head__select" :model-value="part.role" :aria-label="`What ${name} is`" :items="roles" variant="plain" density="compact" @update:model-value="say(part, { role: $event as Part['role'] })" />
+            <v-select class="part-head__select" :model-value="part.process" :aria-label="`How ${name} is heated`" :items="processes" variant="plain" density="compact" @update:model-value="say(part, { process: $event as Part['process'] })" />
             <button v-if="!isBody && part.into.length === 0" type="button" class="part-head__pick" :aria-label="`${part.joins === 'before' ? 'There before the heat' : 'Joined after the heat'}: change`" @click="say(part, { joins: part.joins === 'before' ? 'after' : 'before' })">{{ part.joins === 'before' ? 'there before the heat' : 'joined after the heat' }}</button>
             <template v-if="showsMore">
                 <button type="button" class="part-head__pick" :aria-pressed="part.keeps.strained" @click="keep(part, { strained: !part.keeps.strained })">strained</button>

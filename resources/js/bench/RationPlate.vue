@@ -1,23 +1,26 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import type { FormulateAnswer, Ration } from '../api/types.generated'
 import { api } from '../api/client'
 import { wordsOf } from '../kitchen/useKitchen'
 import { pieces } from '../ui/format'
 import { told } from '../ui/levels'
+import { useUnits } from '../ui/useUnits'
 import FindingMark from '../ui/FindingMark.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { LEVELS } from '../ui/levels'
-import FindingCard from './FindingCard.vue'
 import LimitBars from './LimitBars.vue'
 import { plainly, useParts } from './useParts'
 import { useQuestion } from './useQuestion'
 import type { Confirmation, Saying } from './useSheet'
+import TogglePill from '../ui/TogglePill.vue'
 
 /** What one dog may have today, drawn as pieces, with what holds it there. */
 const props = defineProps<{ ration: Ration, verdict: FormulateAnswer['verdict']['dogs'][number] | undefined }>()
 const emit = defineEmits<{ confirm: [one: Saying], takeBack: [one: Confirmation] }>()
+const FindingCard = defineAsyncComponent(() => import('./FindingCard.vue'))
 const open = ref(false)
+const units = useUnits()
 
 const shown = computed(() => props.ration.piecesPerDay ?? 0)
 const ifCleared = computed(() => props.ration.ifCleared ?? 0)
@@ -29,7 +32,7 @@ const breakInto = computed(() => props.ration.explain?.breakInto ?? null)
 const wouldFit = computed(() => {
     const cut = props.ration.explain?.wouldFit ?? null
 
-    return cut === null ? null : `${cut.shape} ${Object.entries(cut).filter(([key]) => key.endsWith('Mm')).map(([, mm]) => mm).join(' × ')} mm`
+    return cut === null ? null : `${cut.shape} ${Object.entries(cut).filter(([key]) => key.endsWith('Mm')).map(([, mm]) => units.mm(mm as number)).join(' × ')}`
 })
 
 const { question, answer } = useQuestion()
@@ -68,7 +71,7 @@ const words = computed(() => {
     <li class="ration" :class="{ 'ration--waits': !verdict?.cleared }">
         <button type="button" class="ration__head" :aria-expanded="open" @click="open = !open">
             <span class="ration__dog">{{ ration.dog }} <small v-if="ration.explain?.portion">{{ ration.explain.portion }}</small></span>
-            <span class="ration__words">{{ words }}</span>
+            <span class="ration__words" aria-live="polite">{{ words }}</span>
         </button>
         <PieceDots class="ration__pieces" :count="ghost ? ifCleared : shown" :ghost="ghost" />
         <p class="ration__held">
@@ -81,18 +84,18 @@ const words = computed(() => {
             </button>
         </p>
         <div v-if="leavable.length > 0 && ration.dogId" class="toggles ration__without" role="group" :aria-label="`What ${ration.dog} goes without`">
-            <button v-for="part in leavable" :key="part.section ?? ''" type="button" class="toggle" :aria-pressed="goesWithout(ration.dogId, part)" @click="toggleWithout(ration.dogId, part)">without {{ plainly(part) }}</button>
+            <TogglePill v-for="part in leavable" :key="part.section ?? ''" :on="goesWithout(ration.dogId, part)" @click="toggleWithout(ration.dogId, part)">without {{ plainly(part) }}</TogglePill>
         </div>
         <div v-if="open" class="ration__made">
             <FindingCard v-for="one in notes" :key="one.finding.code" :told="one" :line="null" @confirm="emit('confirm', $event)" @take-back="emit('takeBack', $event)" />
             <router-link class="link-button" :to="`/report/${encodeURIComponent(ration.dogId ?? ration.dog)}`">Screening report</router-link>
             <LimitBars v-if="ration.limits.length > 0" :ration="ration" />
             <p v-if="ramp.length > 0">Something here is new to {{ ration.dog }}: <template v-for="(one, n) in ramp" :key="one.days">{{ n > 0 ? '; ' : '' }}{{ one.days }} {{ pieces(one.pieces) }}</template> a day.</p>
-            <p v-if="breakInto !== null">Break it first: score {{ breakInto.along }} × {{ breakInto.across }}, so that no part is longer than its safe bite of {{ ration.explain?.safeBiteMm }} mm.</p>
+            <p v-if="breakInto !== null">Break it first: score {{ breakInto.along }} × {{ breakInto.across }}, so that no part is longer than its safe bite of {{ units.mm(ration.explain?.safeBiteMm ?? 0) }}.</p>
             <p v-if="wouldFit !== null">Too rich for {{ ration.dog }}: {{ wouldFit }} would go, one a day.</p>
             <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
             <form v-if="verdict !== undefined" class="fields" @submit.prevent="askOccasion">
-                <label class="plain"><span>A birthday? How much that day</span><input v-model="wanted" placeholder="half a slice, a sixth, 3" maxlength="80" /></label>
+                <v-text-field v-model="wanted" class="field--long" label="A birthday? How much that day" placeholder="half a slice, a sixth, 3" maxlength="80" autocomplete="off" />
                 <v-btn type="submit" variant="tonal" :disabled="wanted.trim() === ''">What that takes</v-btn>
             </form>
             <p v-if="occasion !== null" role="status">{{ occasion }}</p>

@@ -1,6 +1,8 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import { Drafts, key, type Draft, type Store } from './drafts'
-import { blankSheet, differenceOf, saidOf, written, type Sheet } from './sheets'
+import type { Recipe } from '../api/types.generated'
+import type { Store } from '../ui/store'
+import { Drafts, key, type Draft } from './drafts'
+import { asSheet, blankSheet, changedSince, differenceOf, onShelf, saidOf, shelvedOf, written, type Sheet } from './sheets'
 
 class Memory implements Store {
     readonly held = new Map<string, string>()
@@ -18,10 +20,14 @@ class Memory implements Store {
     removeItem(name: string): void {
         this.held.delete(name)
     }
+
+    keys(): string[] {
+        return [...this.held.keys()]
+    }
 }
 
 const sheet = (more: Partial<Sheet>): Sheet => ({ ...blankSheet(), ...more })
-const draft = (more: Partial<Sheet>, shelved: string | null = null): Draft => ({ sheet: sheet(more), paper: null, shelved })
+const draft = (more: Partial<Sheet>, shelved: string | null = null): Draft => ({ sheet: sheet(more), paper: null, shelved, version: null })
 
 let memory: Memory
 let time: number
@@ -48,8 +54,8 @@ describe('sheets in the browser', () => {
 
     it('make room by what is safe on the shelf, and never by what is nowhere else', () => {
         const kept = sheet({ text: 'kept', recipeId: 'r0' })
-        drafts.write('kept', { sheet: kept, paper: null, shelved: written(kept) })
-        drafts.write('changed', { sheet: sheet({ text: 'changed', recipeId: 'r1' }), paper: null, shelved: written(kept) })
+        drafts.write('kept', { sheet: kept, paper: null, shelved: written(kept), version: 1 })
+        drafts.write('changed', { sheet: sheet({ text: 'changed', recipeId: 'r1' }), paper: null, shelved: written(kept), version: 1 })
         for (let n = 0; n < 14; n++) drafts.write(`only ${n}`, draft({ text: `only ${n}` }))
         expect(drafts.read('kept')).toBeNull()
         expect(drafts.read('changed')).not.toBeNull()
@@ -58,7 +64,7 @@ describe('sheets in the browser', () => {
 
     it('are kept without their history where there is no room for it, and refused aloud where there is none at all', () => {
         memory.room = 900
-        drafts.write('a', { sheet: sheet({ text: '1 egg' }), paper: { state: 'x'.repeat(900), said: { done: [], undone: [] } }, shelved: null })
+        drafts.write('a', { sheet: sheet({ text: '1 egg' }), paper: { state: 'x'.repeat(900), said: { done: [], undone: [] } }, shelved: null, version: null })
         expect(drafts.read('a')?.paper).toBeNull()
         memory.room = 10
         expect(() => { drafts.write('b', draft({ text: '1 egg' })) }).toThrow()
@@ -84,5 +90,22 @@ describe('what is said of a sheet', () => {
         expect(differenceOf(before, before)).toBeNull()
         expect(differenceOf(before, { cut: before.cut })).toBeNull()
         expect(Object.keys(before)).not.toContain('confirmed')
+    })
+})
+
+describe('what of a sheet is on the shelf', () => {
+    it('differs field by field, and what was said elsewhere can be taken as it stands', () => {
+        const one = sheet({ recipeId: 'r', title: 'Rounds', text: '1 egg' })
+        const known = written(one)
+        expect(changedSince(known, one)).toEqual({})
+        expect(changedSince(known, { ...one, text: '2 eggs', confirmed: [{ code: 'x', line: '2 eggs', dog: null, record: 'y' }] })).toEqual({ text: '2 eggs', confirmed: [{ code: 'x', line: '2 eggs', dog: null }] })
+        expect(Object.keys(changedSince(null, one))).toEqual(Object.keys(onShelf(one)))
+        expect(asSheet({ portions: null, cut: null, text: 'a' })).toEqual({ portions: [], cut: blankSheet().cut, text: 'a' })
+    })
+
+    it('is the same for a recipe and the sheet that it lies on', () => {
+        const recipe = { id: 'r', version: 4, title: 'Rounds', text: '1 egg', steps: '', cut: null, texture: null, portions: null, parts: null, without: null, confirmed: [], bound: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null } as unknown as Recipe
+        expect(JSON.stringify(shelvedOf(recipe))).toBe(written(sheet({ recipeId: 'r', title: 'Rounds', text: '1 egg' })))
+        expect(onShelf(sheet({ title: ' ' })).title).toBe('Untitled')
     })
 })

@@ -1,3 +1,4 @@
+import { ownStore, type Store } from '../ui/store'
 import type { KeptPaper } from './paper/history'
 import { blankSheet, isBlank, written, type Sheet } from './sheets'
 
@@ -5,8 +6,10 @@ import { blankSheet, isBlank, written, type Sheet } from './sheets'
 export interface Draft {
     sheet: Sheet
     paper: KeptPaper | null
-    /** what the shelf is known to hold of it (see `written`); null where it is on no shelf */
+    /** what the shelf is known to hold of it, or was given to hold (see `written`); null where it is on no shelf */
     shelved: string | null
+    /** the version of the recipe that the sheet was written on */
+    version: number | null
 }
 
 export interface DraftEntry { id: string, title: string, recipeId: string | null, at: number }
@@ -14,22 +17,6 @@ export interface DraftEntry { id: string, title: string, recipeId: string | null
 const INDEX = 'mildbowl.sheets'
 const OLD = 'mildbowl.sheet'
 const MOST = 12
-
-/** Where they lie: the browser's own store, or one that a test brings. */
-export type Store = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
-
-/** The browser's own store; where it lets none be used, one that lasts as long as the page. */
-export function ownStore(): Store {
-    try {
-        localStorage.getItem(INDEX)
-
-        return localStorage
-    } catch {
-        const held = new Map<string, string>()
-
-        return { getItem: (name) => held.get(name) ?? null, setItem: (name, value) => { held.set(name, value) }, removeItem: (name) => { held.delete(name) } }
-    }
-}
 
 export class Drafts {
     constructor(private readonly store: Store = ownStore(), private readonly clock: () => number = Date.now) {
@@ -47,7 +34,11 @@ export class Drafts {
         const draft = this.json<Draft>(key(id))
         if (draft === null || typeof draft !== 'object' || typeof draft.sheet !== 'object') return null
 
-        return { ...draft, sheet: { ...blankSheet(), ...draft.sheet } }
+        const sheet = { ...blankSheet(), ...draft.sheet }
+        // kept in another form before: what the shelf holds of it is asked anew
+        const isOld = typeof draft.shelved === 'string' && draft.shelved.startsWith('[')
+
+        return { ...draft, sheet, shelved: isOld ? null : draft.shelved, version: draft.version ?? null }
     }
 
     /** @throws when the browser has no room, even without the history */
@@ -89,7 +80,7 @@ export class Drafts {
     private takeOver(): void {
         const old = this.json<Sheet>(OLD)
         if (old === null || typeof old.text !== 'string') return
-        this.write(crypto.randomUUID(), { sheet: { ...blankSheet(), ...old }, paper: null, shelved: null })
+        this.write(crypto.randomUUID(), { sheet: { ...blankSheet(), ...old }, paper: null, shelved: null, version: null })
         this.store.removeItem(OLD)
     }
 

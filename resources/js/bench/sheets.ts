@@ -1,7 +1,9 @@
+import type { RecipeFields } from '../api/client'
 import type { AskedPart, AskedPortion, Cut, GoesWithout, Recipe } from '../api/types.generated'
 
 /** What lies on the bench, and how it is kept and compared. */
 
+/** A label that was read for a line of this sheet. What a vet said is the dog's, and stands with it. */
 export interface Confirmation {
     code: string
     line: string | null
@@ -17,6 +19,10 @@ export interface Saying extends Confirmation {
     words: string
     /** as it was shown */
     dogName: string | null
+    /** the jar that was read, where it was named: its word holds for every recipe */
+    productId?: string | null
+    /** the last day on which a vet's word holds; a year from today where nobody said */
+    holdsUntil?: string | null
 }
 
 /** A line of the sheet bound to a product whose label was read. */
@@ -71,7 +77,7 @@ export function sheetOf(recipe: Recipe): Sheet {
 
     return {
         ...blank, recipeId: id, title, text, steps, parentId, source, yield: recipe.yield, prepMinutes, bakeMinutes,
-        portions: (recipe.portions ?? []) as Portion[], parts: recipe.parts ?? [], without: recipe.without ?? [], cut: recipe.cut ?? blank.cut, texture: recipe.texture ?? blank.texture,
+        portions: (recipe.portions ?? []) as Portion[], parts: recipe.parts ?? [], without: recipe.without ?? [], cut: recipe.cut ?? blank.cut, texture: recipe.texture ?? blank.texture, confirmed: recipe.confirmed, bound: recipe.bound,
     }
 }
 
@@ -80,9 +86,47 @@ export function divided({ portions, parts, without }: Sheet): Pick<Recipe, 'port
     return { portions: portions.length === 0 ? null : portions, parts: parts.length === 0 ? null : parts, without: without.length === 0 ? null : without }
 }
 
-/** What of a sheet is kept on the shelf, in one string to compare by. */
-export function written({ title, text, steps, cut, texture, portions, parts, without }: Sheet): string {
-    return JSON.stringify([title, text, steps, cut, texture, portions, parts, without])
+export const UNTITLED = 'Untitled'
+
+/** What of a sheet is kept on the shelf. */
+export type OnShelf = Required<Pick<RecipeFields, 'title' | 'text' | 'steps' | 'cut' | 'texture' | 'portions' | 'parts' | 'without' | 'confirmed' | 'bound'>>
+
+export function onShelf(sheet: Sheet): OnShelf {
+    const { title, text, steps, cut, texture, confirmed, bound } = sheet
+
+    return {
+        title: title.trim() === '' ? UNTITLED : title, text, steps, cut, texture, ...divided(sheet),
+        confirmed: confirmed.map(({ code, line, dog }) => ({ code, line, dog })), bound: bound.map(({ line, productId }) => ({ line, productId })),
+    }
+}
+
+/** The same of a recipe as the shelf holds it, with what a sheet has where nothing was said. */
+export function shelvedOf(recipe: Recipe): OnShelf {
+    return onShelf(sheetOf(recipe))
+}
+
+/** In one string to compare by, and to be kept. */
+export function written(sheet: Sheet): string {
+    return JSON.stringify(onShelf(sheet))
+}
+
+/** What of a sheet differs from what the shelf is known to hold. */
+export function changedSince(shelved: string | null, sheet: Sheet): Partial<OnShelf> {
+    const now = onShelf(sheet)
+    const was = shelved === null ? null : JSON.parse(shelved) as Partial<OnShelf>
+
+    return Object.fromEntries(Object.entries(now).filter(([key, value]) => was === null || JSON.stringify(was[key as keyof OnShelf]) !== JSON.stringify(value)))
+}
+
+/** A change of what is on the shelf, as a sheet takes it. */
+export function asSheet(change: Partial<OnShelf>): Partial<Sheet> {
+    const { portions, parts, without, cut, texture, ...same } = change
+    const blank = blankSheet()
+
+    return {
+        ...same, ...(portions === undefined ? {} : { portions: (portions ?? []) as Portion[] }), ...(parts === undefined ? {} : { parts: parts ?? [] }), ...(without === undefined ? {} : { without: without ?? [] }),
+        ...(cut === undefined ? {} : { cut: cut ?? blank.cut }), ...(texture === undefined ? {} : { texture: texture ?? blank.texture }),
+    }
 }
 
 export function isBlank(sheet: Sheet): boolean {

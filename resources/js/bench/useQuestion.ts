@@ -41,13 +41,18 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
             cut,
             bake: { texture },
             portions,
-            confirmed: confirmed.map(({ code, line, dog }) => ({ code, line, dog })),
+            confirmed: [...confirmed.map(({ code, line, dog }) => ({ code, line, dog })), ...saidOnTheWay()],
             measured,
             bound: bound.map(({ line, productId }) => ({ line, product: productId })),
             ...(ovenAt === null ? {} : { oven: kitchen.kitchen?.temperature === 'F' ? { fahrenheit: ovenAt } : { celsius: ovenAt } }),
             explain: true,
         }
     })
+
+    /** What a vet said and the kitchen has not yet written down: once it has, it adds it by itself. */
+    function saidOnTheWay(): { code: string, line: null, dog: string | null }[] {
+        return kitchen.words.filter((word) => word.level === 'ask-vet' && kitchen.all.words.waits(word.id)).map((word) => ({ code: word.code, line: null, dog: word.dogId }))
+    }
 
     function forget(): void {
         answer.value = null

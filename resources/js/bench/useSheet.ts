@@ -1,8 +1,7 @@
 import { isolateHistory } from '@codemirror/commands'
 import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { markRaw, ref, shallowRef, watch, type InjectionKey, type Ref } from 'vue'
-import { api } from '../api/client'
-import type { Clipping, Recipe } from '../api/types.generated'
+import type { Clipping, Recipe, Slip } from '../api/types.generated'
 import { cutAsTold } from './cutAsTold'
 import { wordsOf, type KitchenOnPage } from '../kitchen/useKitchen'
 import { Drafts, key, type DraftEntry } from './drafts'
@@ -34,6 +33,8 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     const trouble = ref<string | null>(null)
     /** what the shelf is known to hold of this sheet */
     const shelved = ref<string | null>(null)
+    /** the version of the recipe it was written on */
+    const version = ref<number | null>(null)
     const putAway = shallowRef<{ id: string, draft: NonNullable<ReturnType<Drafts['read']>> } | null>(null)
     const hooks: Hooks = { swap: nothing, find: nothing, leave: () => false, bringIn: nothing, tell: (words) => { trouble.value = words }, words: () => ({ vocabulary: kitchen.vocabulary, coming: kitchen.vocabulary === null ? kitchen.opened() : null, own: kitchen.ownWords, written: kitchen.writtenRecipes }) }
     const extensions = editor(hooks)
@@ -68,7 +69,7 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     function save(): void {
         if (id.value === '') return
         try {
-            drafts.write(id.value, { sheet: JSON.parse(JSON.stringify(sheet.value)) as Sheet, paper: keptOf(paper.state), shelved: shelved.value })
+            drafts.write(id.value, { sheet: JSON.parse(JSON.stringify(sheet.value)) as Sheet, paper: keptOf(paper.state), shelved: shelved.value, version: version.value })
             rememberHere(id.value)
         } catch {
             trouble.value = 'This browser has no room left: what is on the sheet is kept only while this page is open. Keep it on the shelf, or clear old sheets away.'
@@ -97,11 +98,13 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
         if (difference !== null) paper.dispatch({ effects: saidChanged.of(difference) })
         sheet.value.confirmed = other.sheet.confirmed
         shelved.value = other.shelved
+        version.value = other.version
     })
 
-    function lay(draft: string, next: Sheet, past: KeptPaper | null, known: string | null): void {
+    function lay(draft: string, next: Sheet, past: KeptPaper | null, known: string | null, on: number | null = null): void {
         id.value = draft
         shelved.value = known
+        version.value = on
         sheet.value = next
         said = saidOf(next)
         paper.lay(stateFrom(past, joined(next), extensions))
@@ -132,27 +135,50 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     function resume(draft: string): boolean {
         const found = drafts.read(draft)
         if (found === null) return false
-        lay(draft, found.sheet, found.paper, found.shelved)
+        lay(draft, found.sheet, found.paper, found.shelved, found.version)
 
         return true
     }
 
-    function go(draft: string): void {
-        if (draft === id.value) return
+    /** Lays a sheet that lies on the bench; whether there is one of this name. */
+    function go(draft: string): boolean {
+        if (draft === id.value) return true
+        if (drafts.read(draft) === null) return false
         leave()
-        if (!resume(draft)) blank()
+
+        return resume(draft)
     }
 
     /** Opens a recipe of the shelf: as it lies on the bench already, where something was written on it there; else as the shelf has it. */
     function openRecipe(recipe: Recipe): void {
         const fresh = sheetOf(recipe)
         const known = drafts.of(recipe.id)
-        const draft = known === null ? null : known === id.value ? { sheet: sheet.value, paper: keptOf(paper.state), shelved: shelved.value } : drafts.read(known)
+        const draft = known === null ? null : known === id.value ? { sheet: sheet.value, paper: keptOf(paper.state), shelved: shelved.value, version: version.value } : drafts.read(known)
         leave()
         const isShelved = draft !== null && written(draft.sheet) === draft.shelved
-        if (known === null || draft === null) lay(crypto.randomUUID(), fresh, null, written(fresh))
-        else if (isShelved && written(fresh) !== draft.shelved) lay(known, { ...fresh, confirmed: draft.sheet.confirmed, bound: draft.sheet.bound }, null, written(fresh))
-        else lay(known, JSON.parse(JSON.stringify(draft.sheet)) as Sheet, draft.paper, draft.shelved)
+        if (known === null || draft === null) lay(crypto.randomUUID(), fresh, null, written(fresh), recipe.version)
+        else if (isShelved && written(fresh) !== draft.shelved) lay(known, fresh, null, written(fresh), recipe.version)
+        else lay(known, JSON.parse(JSON.stringify(draft.sheet)) as Sheet, draft.paper, draft.shelved, draft.version)
+    }
+
+    /**
+     * Opens a recipe by its slip. What lies on the bench of it already is there at once, also while the kitchen is away.
+     *
+     * @throws KitchenProblem where it can be had neither here nor there
+     */
+    async function openSlip(slip: Pick<Slip, 'id'>): Promise<void> {
+        const known = drafts.of(slip.id)
+        const draft = known === null ? null : drafts.read(known)
+        if (known !== null && draft !== null && known !== id.value && written(draft.sheet) !== draft.shelved) {
+            go(known)
+            return
+        }
+        try {
+            openRecipe(await kitchen.recipe(slip.id))
+        } catch (error) {
+            if (known === null || draft === null) throw error
+            go(known)
+        }
     }
 
     function blank(): void {
@@ -196,20 +222,27 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     }
 
     /** Settles a finding at once, and has it written down with who, when and the words shown. */
-    function confirm({ level, words, dogName, ...one }: Saying): void {
-        const done: Confirmation = { ...one }
-        sheet.value.confirmed.push(done)
-        const kept = sheet.value.confirmed[sheet.value.confirmed.length - 1]
-        void api.confirm({ code: one.code, line: one.line, dog: dogName, dogId: one.dog, level, words, recipeTitle: sheet.value.title === '' ? null : sheet.value.title })
-            .then((record) => { if (kept !== undefined) kept.record = record.id })
-            .catch((error: unknown) => { trouble.value = wordsOf(error) })
+    function confirm({ level, words, dogName, productId, holdsUntil, ...one }: Saying): void {
+        const record = crypto.randomUUID()
+        const fields = { code: one.code, line: one.line, dog: dogName, dogId: one.dog, level, words, recipeTitle: sheet.value.title === '' ? null : sheet.value.title, productId: productId ?? null, ...(holdsUntil === undefined ? {} : { holdsUntil }) }
+        void kitchen.all.words.keep(null, fields, { id: record }).catch((error: unknown) => {
+            // it was not written down, and settles nothing
+            sheet.value.confirmed = sheet.value.confirmed.filter((other) => other.record !== record)
+            trouble.value = wordsOf(error)
+        })
+        if (level === 'ask-vet') return
+        sheet.value.confirmed.push({ code: one.code, line: one.line, dog: one.dog, record })
+        if (productId !== undefined && productId !== null && one.line !== null) bind(one.line.trim(), productId)
     }
 
     function takeBack(one: Confirmation): void {
         const same = (other: Confirmation): boolean => other.code === one.code && other.line === one.line && other.dog === one.dog
-        for (const done of sheet.value.confirmed.filter(same)) {
-            if (done.record !== undefined) void api.takeBack(done.record).catch((error: unknown) => { trouble.value = wordsOf(error) })
-        }
+        const jars = one.line === null ? [] : [...sheet.value.bound.filter((other) => other.line === one.line?.trim()).map((other) => other.productId), ...kitchen.products.filter((jar) => one.line?.toLowerCase().includes(jar.name.toLowerCase()) === true).map((jar) => jar.id)]
+        const records = [
+            ...sheet.value.confirmed.filter(same).map((other) => other.record),
+            ...kitchen.words.filter((word) => word.code === one.code && (word.level === 'ask-vet' ? one.dog !== null && word.dogId === one.dog : word.productId !== null && jars.includes(word.productId))).map((word) => word.id),
+        ]
+        for (const record of new Set(records)) if (record !== undefined) void kitchen.all.words.remove(record).catch((error: unknown) => { trouble.value = wordsOf(error) })
         sheet.value.confirmed = sheet.value.confirmed.filter((other) => !same(other))
     }
 
@@ -228,6 +261,14 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
             measured: { count: null, bakedGrams: null, wasteGrams: null }, ...change,
             ...(recipeId === null ? {} : { recipeId: null, parentId: recipeId, title: title === '' ? title : `${title.replace(/, changed$/, '')}, changed` }), ...(recipeId === null ? { parentId } : {}),
         })
+    }
+
+    /** Takes what was changed elsewhere: one step of history, so that it can be looked at and taken back. */
+    function takeIn(change: Partial<Sheet>): void {
+        settle()
+        const { text, steps, confirmed, ...said_ } = change
+        take({ text: text ?? sheet.value.text, steps: steps ?? sheet.value.steps }, said_ as Partial<Said>)
+        if (confirmed !== undefined) sheet.value.confirmed = confirmed
     }
 
     /** What was said of a part in grams grows with the recipe. */
@@ -258,8 +299,8 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     begin()
 
     return {
-        sheet, id, open, depth, trouble, shelved, putAway, hooks, paper, drafts,
-        openRecipe, blank, go, clear, bringBack, layClipping, confirm, takeBack, bind, take, takeSwap, scaledParts, quietly, save, undo, redo,
+        sheet, id, open, depth, trouble, shelved, version, putAway, hooks, paper, drafts,
+        openRecipe, openSlip, blank, takeIn, go, clear, bringBack, layClipping, confirm, takeBack, bind, take, takeSwap, scaledParts, quietly, save, undo, redo,
     }
 }
 

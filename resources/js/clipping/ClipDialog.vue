@@ -4,6 +4,7 @@ import { api } from '../api/client'
 import type { Clipping, ReadAnswer } from '../api/types.generated'
 import { wordsOf } from '../kitchen/useKitchen'
 import TalkView from './TalkView.vue'
+import { mdiFileUploadOutline } from '@mdi/js'
 
 /** Brings recipes in from outside: a saved page, JSON-LD, Markdown or plain text, pasted or dropped. */
 const open = defineModel<boolean>({ required: true })
@@ -77,10 +78,8 @@ function counted(text: string, word: string): string {
             <h2 id="clip-title">Bring a recipe in</h2>
             <template v-if="found === null">
                 <p>Paste it here as you have it: a talk, a list, a saved web page, a JSON-LD file, Markdown. Or drop the file. Nothing in it is run, and only words reach the sheet.</p>
-                <label class="plain"><span>The recipe as you have it</span>
-                    <textarea v-model="content" rows="10" class="clip__text" :class="{ 'clip__text--over': over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="takeFile($event.dataTransfer?.files[0])" />
-                </label>
-                <label class="plain"><span>Or choose a file</span><input type="file" accept=".html,.htm,.json,.jsonld,.md,.markdown,.txt,text/*,application/json,application/ld+json" @change="takeFile(($event.target as HTMLInputElement).files?.[0])" /></label>
+                <div :class="{ 'clip__over': over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="takeFile($event.dataTransfer?.files[0])"><v-textarea v-model="content" label="The recipe as you have it" rows="10" :auto-grow="false" /></div>
+                <v-file-input label="Or choose a file" accept=".html,.htm,.json,.jsonld,.md,.markdown,.txt,text/*,application/json,application/ld+json" :prepend-icon="mdiFileUploadOutline" @update:model-value="takeFile(Array.isArray($event) ? $event[0] : $event)" />
                 <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
                 <p class="paper__ends"><v-btn @click="close">Leave it</v-btn><v-btn variant="flat" color="primary" :loading="reading" @click="read">Read it</v-btn></p>
             </template>

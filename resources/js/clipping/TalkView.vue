@@ -73,7 +73,7 @@ function take(): void {
                             <v-btn v-for="option in asked.options" :key="option" size="small" :variant="row.text.startsWith(`${option} `) ? 'flat' : 'outlined'" :color="row.text.startsWith(`${option} `) ? 'primary' : undefined" :aria-pressed="row.text.startsWith(`${option} `)" @click="say(option)">{{ option }}</v-btn>
                         </div>
                         <form v-else class="talk__much" @submit.prevent="say(amount)">
-                            <label class="plain"><span>How much</span><input v-model="amount" type="text" maxlength="60" placeholder="1 cup" /></label>
+                            <v-text-field v-model="amount" class="field--short" label="How much" maxlength="60" placeholder="1 cup" autocomplete="off" />
                             <v-btn type="submit" size="small" variant="outlined">Write it</v-btn>
                         </form>
                     </div>

@@ -1,28 +1,87 @@
 <script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Dog } from '../api/types.generated'
+import { useQuestion } from '../bench/useQuestion'
+import { useSheet } from '../bench/useSheet'
 import { useKitchen } from '../kitchen/useKitchen'
-import { age } from '../ui/format'
+import { isUnjudged } from '../shelf/finding'
+import { useVerdicts } from '../shelf/useVerdicts'
+import PieceDots from '../ui/PieceDots.vue'
+import { age, figure, pieces } from '../ui/format'
+import { useUnits } from '../ui/useUnits'
 import BodyShape from './BodyShape.vue'
+import DayDish from './DayDish.vue'
+import { useProfiles } from './useProfiles'
+import { useVetsWords } from './useVetsWords'
 
-/** The dogs of the kitchen. */
+/** The dogs of the kitchen: each with its day as a dish, what of it treats may take, and what is to be minded. */
 const kitchen = useKitchen()
+const units = useUnits()
+const { answer, freshness } = useQuestion()
+const { sheet } = useSheet()
+const { of: profiles, late, problem } = useProfiles()
+const { runningOut } = useVetsWords()
+const verdicts = useVerdicts()
+// a handful is enough to begin with; the shelf asks for the rest
+watch(() => kitchen.recipes.filter(isUnjudged).slice(0, 48).map((one) => one.id), (ids) => { for (const id of ids) verdicts.want(id) }, { immediate: true })
+const find = ref('')
 
-function label(ids: string[], names: { id: string, name: string }[] | undefined): string {
-    return ids.map((id) => names?.find((one) => one.id === id)?.name ?? id).join(', ')
+/** From so many dogs on one is looked for. */
+const MANY = 8
+const shown = computed(() => kitchen.dogs.filter((dog) => `${dog.name} ${dog.breed ?? ''}`.toLowerCase().includes(find.value.trim().toLowerCase())))
+
+function named(ids: string[], names: { id: string, name: string }[] | undefined): string {
+    return ids.map((id) => names?.find((one) => one.id === id)?.name ?? id.replaceAll('-', ' ')).join(', ')
+}
+
+function minded(dog: Dog): string[] {
+    return [
+        dog.allergies.length > 0 ? `reacts to ${named(dog.allergies, kitchen.choices?.allergens)}` : '', dog.allowList === null ? '' : `only ${named(dog.allowList, kitchen.foodsByName)}`,
+        named(dog.conditions, kitchen.choices?.conditions), named(dog.medicines, kitchen.choices?.medicines),
+        dog.teeth === 'few' ? 'few teeth' : dog.teeth === 'none' ? 'no teeth' : '', dog.eating === 'gulps' ? 'gulps' : '',
+    ].filter((one) => one !== '')
+}
+
+/** How much of the shelf is cleared for it today, as far as that is known. */
+const written = computed(() => kitchen.recipes.filter((one) => one.begins.trim() !== ''))
+function clearedOf(dog: Dog): string {
+    const judged = written.value.filter((one) => one.judged !== null)
+    if (judged.length === 0) return 'the shelf is not checked yet for it'
+    const cleared = judged.filter((one) => one.judged?.clearedFor.includes(dog.id) === true).length
+
+    return `cleared: ${cleared} of ${judged.length} recipes${judged.length < written.value.length ? `, ${written.value.length - judged.length} not checked yet` : ' on the shelf'}`
+}
+
+/** What it may have of what lies on the bench: only where that was answered for the sheet as it stands, and for this dog. */
+function ration(dog: Dog): { count: number, cleared: boolean } | null {
+    if (freshness.value !== 'fresh' || answer.value === null) return null
+    const found = answer.value.rations.find((one) => one.dogId === dog.id)
+    if (found === undefined) return null
+
+    return { count: found.piecesPerDay ?? 0, cleared: answer.value.verdict.dogs.find((one) => one.id === dog.id)?.cleared === true }
 }
 </script>
 
 <template>
-    <div class="place">
-        <header class="place__head"><h1>The dogs</h1><router-link class="link-button" to="/dogs/new">Add a dog</router-link></header>
-        <ul class="dogs">
-            <li v-for="dog in kitchen.dogs" :key="dog.id">
-                <router-link :to="`/dogs/${dog.id}`" class="dog">
-                    <BodyShape :score="dog.bodyCondition ?? 5" class="dog__shape" />
-                    <span class="dog__name">{{ dog.name }}</span>
-                    <span class="dog__facts">{{ [dog.breed, age(dog.ageMonths), dog.weightKg === null ? 'no weight yet' : `${dog.weightKg} kg`].filter(Boolean).join(' · ') }}</span>
-                    <span v-if="dog.allergies.length > 0" class="dog__note">reacts to {{ label(dog.allergies, kitchen.choices?.allergens) }}</span>
-                    <span v-if="dog.conditions.length > 0" class="dog__note">{{ label(dog.conditions, kitchen.choices?.conditions) }}</span>
-                    <span v-if="dog.teeth !== 'full' || dog.eating !== 'normal'" class="dog__note">{{ [dog.teeth === 'few' ? 'few teeth' : dog.teeth === 'none' ? 'no teeth' : '', dog.eating === 'gulps' ? 'gulps' : ''].filter(Boolean).join(', ') }}</span>
+    <div class="place place--wide">
+        <header class="place__head"><h1>The dogs</h1><v-text-field v-if="kitchen.dogs.length > MANY" v-model="find" class="dogs__find" label="Find" placeholder="a name or a breed" clearable autocomplete="off" @click:clear="find = ''" /><v-btn variant="tonal" to="/dogs/new">Add a dog</v-btn></header>
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <p v-if="kitchen.kitchen !== null && kitchen.dogs.length === 0" class="hint">No dog yet. <router-link to="/dogs/new">Add the first one</router-link>: its name, weight and age are enough to begin.</p>
+        <ul class="dogs" :class="{ 'dogs--late': late }">
+            <li v-for="dog in shown" :key="dog.id">
+                <router-link :to="`/dogs/${dog.id}`" class="dog" :aria-label="dog.name">
+                    <span class="dog__who"><span class="dog__name">{{ dog.name }}</span><BodyShape :score="dog.bodyCondition ?? 5" class="dog__shape" /></span>
+                    <span class="dog__facts">{{ [dog.breed, age(dog.ageMonths), units.weight(dog)].filter(Boolean).join(' · ') }}<template v-if="kitchen.all.dogs.waits(dog.id)"> · waits for the kitchen</template></span>
+                    <span class="dog__day">
+                        <DayDish :daily-kcal="profiles.get(dog.id)?.dailyKcal?.best ?? null" :treat-kcal="profiles.get(dog.id)?.budget?.kcal ?? null" />
+                        <span v-if="late">not worked out yet</span>
+                        <span v-else-if="profiles.get(dog.id)?.budget"><strong>{{ figure(profiles.get(dog.id)?.budget?.kcal ?? 0) }} kcal</strong> of treats a day<small>of {{ figure(profiles.get(dog.id)?.dailyKcal?.best ?? 0) }}, {{ figure(profiles.get(dog.id)?.budget?.percent ?? 0) }} %</small></span>
+                        <span v-else-if="profiles.has(dog.id)">no figure yet<small>{{ profiles.get(dog.id)?.questions[0] ?? 'its weight is not known' }}</small></span>
+                    </span>
+                    <span v-if="ration(dog) !== null" class="dog__bench">of “{{ sheet.title || 'the sheet on the bench' }}”: <strong>{{ ration(dog)?.cleared ? `${pieces(ration(dog)?.count ?? 0)} a day` : 'not cleared' }}</strong><PieceDots v-if="ration(dog)?.cleared" :count="ration(dog)?.count ?? 0" :most="10" /></span>
+                    <span v-if="written.length > 0" class="dog__shelf">{{ clearedOf(dog) }}</span>
+                    <span v-for="one in minded(dog)" :key="one" class="dog__note">{{ one }}</span>
+                    <span v-for="one in runningOut(dog)" :key="one" class="dog__word">{{ one }}</span>
                 </router-link>
             </li>
         </ul>

@@ -1,36 +1,47 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Dog, ProfileAnswer, Weighing } from '../api/types.generated'
 import { useCollection } from '../kitchen/useCollection'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useOutbox } from '../kitchen/useOutbox'
+import DateField from '../ui/DateField.vue'
 import NumberField from '../ui/NumberField.vue'
+import { writtenDate } from '../ui/dates'
 import { dayIn, figure, spread } from '../ui/format'
+import { goOn } from '../ui/goOn'
+import { useUnits } from '../ui/useUnits'
 import { useAsked } from '../ui/useAsked'
+import { refusedIn } from '../ui/refused'
+import DayDish from './DayDish.vue'
 import GrowthCurve from './GrowthCurve.vue'
 
 /** What follows from what was entered: stage, ideal weight, both schools side by side, budget, meals, growth, and what was taken for granted. */
 const props = defineProps<{ dog: Dog }>()
 const kitchen = useKitchen()
-const weighings = useCollection<Weighing, { on: string, kg: number }>(`dogs/${props.dog.id}/weighings`)
+const outbox = useOutbox()
+const weighings = useCollection<Weighing, { on: string, weight: string }>(outbox, 'weighings', { path: `dogs/${props.dog.id}/weighings`, over: ({ on }) => ({ on, dogId: props.dog.id }), called: () => `a weight of ${props.dog.name}` })
 const problem = ref<string | null>(null)
-const weighed = ref({ kg: null as number | null, on: dayIn(kitchen.kitchen?.timezone ?? 'UTC') })
+const today = dayIn(kitchen.kitchen?.timezone ?? 'UTC')
+const weighed = ref({ kg: null as number | null, on: today })
 
-const { answer, problem: refusal } = useAsked<ProfileAnswer>({
+const { answer, problem: refusal, late } = useAsked<ProfileAnswer>({
     of: [() => kitchen.version, () => weighings.items],
     ask: (signal) => api.profile({ dog: props.dog.id }, signal),
     immediate: true,
 })
+
+const units = useUnits()
+const unit = computed(() => kitchen.kitchen?.weightsAs ?? 'kg')
+watch(() => kitchen.weighed, ({ dog }) => { if (dog === null || dog === props.dog.id) void weighings.load().catch(() => undefined) })
 
 weighings.load().catch((error: unknown) => { problem.value = wordsOf(error) })
 
 async function weigh(): Promise<void> {
     if (weighed.value.kg === null) return
     try {
-        await weighings.keep(null, { on: weighed.value.on, kg: weighed.value.kg })
+        await weighings.keep(null, { on: weighed.value.on, weight: `${weighed.value.kg} ${unit.value}` })
         weighed.value.kg = null
-        await kitchen.all.dogs.refresh(props.dog.id)
-        await weighings.load()
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
@@ -51,6 +62,7 @@ async function unweigh(id: string): Promise<void> {
     <aside class="profile" aria-label="What follows from it">
         <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <template v-if="answer !== null">
+            <div class="profile__day" :class="{ 'said-before': late }" aria-live="polite"><DayDish :daily-kcal="answer.schools.find((one) => one.chosen)?.dailyKcal?.best ?? null" :treat-kcal="answer.budget?.kcal ?? null" /><p v-if="late">Not worked out yet.</p><p v-else-if="answer.budget !== null"><strong>{{ figure(answer.budget.kcal) }} kcal</strong> of treats a day<template v-if="answer.safeBiteMm !== null">, no piece over {{ units.mm(answer.safeBiteMm) }}</template></p></div>
             <p v-for="one in answer.questions" :key="one" class="profile__question">{{ one }}</p>
             <p><strong>{{ answer.stage }}</strong>. {{ answer.stageWhy }}</p>
             <p v-if="answer.idealSays !== null">{{ answer.idealSays }}</p>
@@ -65,16 +77,16 @@ async function unweigh(id: string): Promise<void> {
                 </div>
             </div>
             <p v-if="answer.difference !== null" class="hint">{{ answer.difference }}</p>
-            <p v-if="answer.budget !== null">Treats: at most <strong>{{ figure(answer.budget.kcal) }} kcal</strong> a day, {{ figure(answer.budget.percent) }} %, {{ answer.budget.reason }}.<template v-if="answer.safeBiteMm !== null"> Safe bite {{ answer.safeBiteMm }} mm.</template></p>
+            <p v-if="answer.budget !== null">Treats: at most <strong>{{ figure(answer.budget.kcal) }} kcal</strong> a day, {{ figure(answer.budget.percent) }} %, {{ answer.budget.reason }}.</p>
             <p v-if="answer.meals !== null">Its own food: {{ Math.round(answer.meals.foodGrams) }} g a day without treats<template v-if="answer.meals.perMealGrams !== null">, {{ Math.round(answer.meals.perMealGrams) }} g a meal</template>; a full day of treats takes the place of {{ Math.round(answer.meals.treatShareGrams) }} g.</p>
             <GrowthCurve v-if="answer.growth !== null" :growth="answer.growth" :name="dog.name" />
             <div v-if="answer.assumed.length > 0" class="hint"><p>Taken for granted, at the end that protects it:</p><ul><li v-for="one in answer.assumed" :key="one">{{ one }}</li></ul></div>
         </template>
-        <form class="fields" @submit.prevent="weigh">
-            <NumberField label="Weighed, kg" :value="weighed.kg" :above="0" live @meant="weighed.kg = $event" />
-            <label class="plain"><span>on</span><input v-model="weighed.on" type="date" /></label>
+        <form class="fields" @keydown.enter="goOn" @submit.prevent="refusedIn($event.currentTarget) || weigh()">
+            <NumberField :label="`Weighed, ${unit}`" :value="weighed.kg" :above="0" live @meant="weighed.kg = $event" />
+            <DateField label="on" :value="weighed.on" :most="today" @meant="weighed.on = $event ?? today" />
             <v-btn type="submit" variant="tonal" :disabled="weighed.kg === null">Write it down</v-btn>
         </form>
-        <details v-if="weighings.items.length > 0" class="assumed"><summary>Weights so far ({{ weighings.items.length }})</summary><ul><li v-for="one in [...weighings.items].reverse()" :key="one.id">{{ one.on }}: {{ one.kg }} kg <v-btn size="small" @click="unweigh(one.id)">Take out</v-btn></li></ul></details>
+        <details v-if="weighings.items.length > 0" class="assumed"><summary>Weights so far ({{ weighings.items.length }})</summary><ul><li v-for="one in [...weighings.items].reverse()" :key="one.id">{{ writtenDate(one.on, kitchen.kitchen?.datesAs ?? 'dmy') }}: {{ one.kg === undefined ? 'waits for the kitchen' : units.kg(one.kg) }} <v-btn size="small" :aria-label="`Take out the weight of ${one.on}`" @click="unweigh(one.id)">Take out</v-btn></li></ul></details>
     </aside>
 </template>

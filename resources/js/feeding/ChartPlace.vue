@@ -10,6 +10,8 @@ import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { dayIn, figure, pieces } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
+import TogglePill from '../ui/TogglePill.vue'
+import DateField from '../ui/DateField.vue'
 
 /** One page for the fridge door: each dog, each treat, pieces a day, what to hold back, until when. */
 const kitchen = useKitchen()
@@ -24,13 +26,13 @@ const problem = ref<string | null>(null)
 /** What can be on the chart: the sheet on the bench, and every kept recipe. */
 const treats = computed(() => [
     ...(sheet.value.text.trim() === '' ? [] : [{ key: 'sheet', title: `${sheet.value.title === '' ? 'Untitled sheet' : sheet.value.title} (on the bench)` }]),
-    ...kitchen.recipes.filter((recipe) => recipe.text.trim() !== '' && recipe.id !== sheet.value.recipeId).map((recipe) => ({ key: recipe.id, title: recipe.title })),
+    ...kitchen.recipes.filter((recipe) => recipe.begins.trim() !== '' && recipe.id !== sheet.value.recipeId).map((recipe) => ({ key: recipe.id, title: recipe.title })),
 ])
 
 function asTreat(key: string, share: number | null): AskedTreatOfKitchen | null {
     const given = { share: share ?? 1 }
     if (key !== 'sheet') {
-        return { ...given, recipe: { id: key }, confirmed: sheet.value.confirmed.filter((one) => one.line === null).map(({ code, line, dog }) => ({ code, line, dog })) }
+        return { ...given, recipe: { id: key } }
     }
     const asked = question()
     if (asked === null) return null
@@ -86,10 +88,10 @@ function print(): void {
     <div class="place chart">
         <header class="place__head"><h1>For the fridge door</h1><div class="report__tools"><v-btn variant="tonal" :disabled="sheet.text.trim() === ''" title="Of what lies on the bench" @click="askAway">For giving away</v-btn><v-btn variant="flat" color="primary" @click="print">Print</v-btn></div></header>
         <section class="report__tools chart__choose" aria-label="What is on the chart">
-            <div class="toggles"><button v-for="one in treats" :key="one.key" type="button" class="toggle" :aria-pressed="chosen.some((it) => it.key === one.key)" @click="toggle(one.key)">{{ one.title }}</button></div>
+            <div class="toggles"><TogglePill v-for="one in treats" :key="one.key" :on="chosen.some((it) => it.key === one.key)" @click="toggle(one.key)">{{ one.title }}</TogglePill></div>
             <div class="fields">
                 <NumberField v-for="one in chosen" v-show="chosen.length > 1" :key="one.key" :label="`parts of ${treats.find((it) => it.key === one.key)?.title ?? 'it'}`" :short="false" :value="one.share" :above="0" live @meant="one.share = $event" />
-                <label class="plain"><span>from</span><input v-model="from" type="date" /></label>
+                <DateField label="from" :value="from" @meant="from = $event ?? ''" />
             </div>
         </section>
         <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>

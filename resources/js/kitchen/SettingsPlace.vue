@@ -41,6 +41,16 @@ const questions = computed<Question[]>(() => [
 /** Every zone this browser knows, and the kitchen's own. */
 const zones = computed(() => [...new Set(['UTC', kitchen.kitchen?.timezone ?? 'UTC', ...Intl.supportedValuesOf('timeZone')])].sort())
 
+function named(key: 'name' | 'baker', event: Event): void {
+    const said = (event.target as HTMLInputElement).value.trim()
+    if (said === '') problem.value = key === 'name' ? 'A kitchen has a name.' : 'Somebody bakes here: say who.'
+    else void choose({ [key]: said })
+}
+
+function zone(timezone: string | null): void {
+    if (timezone !== null) void choose({ timezone })
+}
+
 async function choose(fields: KitchenFields): Promise<void> {
     try {
         await kitchen.change(fields)
@@ -52,25 +62,30 @@ async function choose(fields: KitchenFields): Promise<void> {
 </script>
 
 <template>
-    <div class="place">
-        <header class="place__head"><h1>House rules</h1></header>
+    <div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <form v-if="kitchen.kitchen !== null" class="rules" @submit.prevent>
+            <fieldset>
+                <legend>Whose kitchen it is</legend>
+                <div class="fields">
+                    <v-text-field :model-value="kitchen.kitchen.name" class="field--long" label="Name of the kitchen" maxlength="120" autocomplete="off" @change="named('name', $event)" />
+                    <v-text-field :model-value="kitchen.kitchen.baker" class="field--long" label="Who bakes here" maxlength="120" autocomplete="off" @change="named('baker', $event)" />
+                </div>
+            </fieldset>
             <fieldset v-for="question in questions" :key="question.key">
                 <legend>{{ question.asks }}</legend>
-                <label v-for="one in question.answers" :key="one.value" class="choice">
-                    <input type="radio" :name="question.key" :value="one.value" :checked="kitchen.kitchen.policy[question.key] === one.value" @change="choose({ [question.key]: one.value })" />
-                    <span><strong>{{ one.name }}</strong> — {{ one.gloss }}</span>
-                </label>
+                <v-radio-group :model-value="kitchen.kitchen.policy[question.key]" :name="question.key" :aria-label="question.asks" hide-details @update:model-value="choose({ [question.key]: $event })">
+                    <v-radio v-for="one in question.answers" :key="one.value" :value="one.value"><template #label><span><strong>{{ one.name }}</strong> — {{ one.gloss }}</span></template></v-radio>
+                </v-radio-group>
             </fieldset>
             <fieldset>
                 <legend>Share of the day that treats may take, at most</legend>
-                <NumberField label="percent, up to 10; empty for the usual" :value="kitchen.kitchen.policy.budgetPercent" @meant="choose({ budgetPercent: $event })" />
+                <NumberField label="percent, up to 10; empty for the usual" :short="false" :value="kitchen.kitchen.policy.budgetPercent" :most="10" @meant="choose({ budgetPercent: $event })" />
                 <p class="hint">It may be lowered, never raised: the usual is 10 %, and 5 % for a puppy, a weight-loss plan or any condition.</p>
             </fieldset>
             <fieldset>
                 <legend>Where the kitchen is</legend>
-                <label class="plain"><span>Time zone, for what is today</span><select :value="kitchen.kitchen.timezone" @change="choose({ timezone: ($event.target as HTMLSelectElement).value })"><option v-for="one in zones" :key="one">{{ one }}</option></select></label>
+                <v-autocomplete label="Time zone, for what is today" class="field--long" :model-value="kitchen.kitchen.timezone" :items="zones" @update:model-value="zone" />
             </fieldset>
         </form>
     </div>

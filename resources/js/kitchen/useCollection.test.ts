@@ -1,49 +1,75 @@
-import { afterEach, describe, expect, it, vi } from 'vitest'
-import { KitchenProblem } from '../api/client'
+import { describe, expect, it } from 'vitest'
+import { KitchenProblem, refusal, UNREACHABLE } from '../api/client'
+import { Outbox } from '../api/outbox'
+import { heldStore } from '../ui/store'
 import { useCollection } from './useCollection'
 
-interface Thing { id: string, title: string }
+interface Thing { id: string, version: number, title: string }
+type Fields = Partial<Pick<Thing, 'title'>>
+
+const alone = { take: (work: () => Promise<void>) => work() }
+const settled = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve) })
 
 /** A kitchen that answers what it is told to, and remembers what it was asked. */
-function kitchenThat(answers: (method: string, path: string, body: unknown) => { status: number, json?: unknown }): string[] {
+function kitchenThat(answers: (method: string, path: string, body: Fields, base: string | undefined) => Thing | undefined) {
     const asked: string[] = []
-    vi.stubGlobal('fetch', (path: string, init: { method: string, body?: string }) => {
-        asked.push(`${init.method} ${path}`)
-        const { status, json } = answers(init.method, path, init.body === undefined ? undefined : JSON.parse(init.body))
+    const outbox = new Outbox(heldStore(), Date.now, alone, (async (method: string, path: string, body?: unknown, more?: { headers?: Record<string, string> }) => {
+        await Promise.resolve()
+        asked.push(`${method} ${path}`)
 
-        return Promise.resolve(new Response(status === 204 ? null : JSON.stringify(json), { status }))
-    })
+        return answers(method, path, body as Fields, more?.headers?.['If-Match'])
+    }) as never)
 
-    return asked
+    return { asked, things: useCollection<Thing, Fields>(outbox, 'things', { inOrder: (one, two) => one.title.localeCompare(two.title) }), outbox }
 }
 
-afterEach(() => { vi.unstubAllGlobals() })
-
 describe('things the kitchen keeps', () => {
-    it('are as the kitchen acknowledged them, in their order', async () => {
-        const asked = kitchenThat((method, path, body) => method === 'DELETE' ? { status: 204 } : method === 'GET' && path.endsWith('/things') ? { status: 200, json: [{ id: '2', title: 'c' }] }
-            : { status: method === 'POST' ? 201 : 200, json: { id: method === 'POST' ? '1' : path.slice(-1), title: 'b', ...body as object } })
-        const things = useCollection<Thing>('things', (one, two) => one.title.localeCompare(two.title))
-        await things.load()
-        expect(await things.keep(null, { title: 'd' })).toEqual({ id: '1', title: 'd' })
+    it('are as the kitchen acknowledged them, in their order, each change on the version that was known', async () => {
+        const bases: (string | undefined)[] = []
+        const { asked, things } = kitchenThat((method, path, body, base) => {
+            bases.push(base)
+
+            return method === 'DELETE' ? undefined : { id: method === 'POST' ? '1' : path.slice(-1), version: method === 'POST' ? 1 : 2, title: 'b', ...body }
+        })
+        things.lay([{ id: '2', version: 7, title: 'c' }])
+        expect(await things.keep(null, { title: 'd' }, { id: '1' })).toEqual({ id: '1', version: 1, title: 'd' })
         expect(things.items.map((one) => one.title)).toEqual(['c', 'd'])
         await things.keep('1', { title: 'a' })
         expect(things.items.map((one) => one.title)).toEqual(['a', 'c'])
-        await things.refresh('2')
-        expect(things.items.map((one) => one.title)).toEqual(['a', 'b'])
         await things.remove('1')
         expect(things.items.map((one) => one.id)).toEqual(['2'])
-        expect(asked).toEqual(['GET /api/things', 'POST /api/things', 'PATCH /api/things/1', 'GET /api/things/2', 'DELETE /api/things/1'])
+        expect(asked).toEqual(['POST things', 'PATCH things/1', 'DELETE things/1'])
+        expect(bases).toEqual([undefined, '"1"', undefined])
     })
 
-    it('stay as they were when the kitchen refuses or does not answer', async () => {
-        kitchenThat(() => ({ status: 422, json: { status: 422, code: 'missing', message: 'A name is missing.', path: '/title' } }))
-        const things = useCollection<Thing>('things')
-        things.lay([{ id: '1', title: 'a' }])
-        await expect(things.keep('1', { title: '' })).rejects.toThrow('A name is missing.')
+    it('stand as they did where the kitchen refuses', async () => {
+        const { things, outbox } = kitchenThat(() => { throw new KitchenProblem({ ...refusal('missing', '', 'A name is missing.'), status: 422 }) })
+        things.lay([{ id: '1', version: 1, title: 'a' }])
+        const sent = things.keep('1', { title: '' })
+        expect(things.items[0]?.title).toBe('')
+        await expect(sent).rejects.toThrow('A name is missing.')
         await expect(things.remove('1')).rejects.toBeInstanceOf(KitchenProblem)
-        vi.stubGlobal('fetch', () => Promise.reject(new TypeError('down')))
-        await expect(things.keep(null, { title: 'b' })).rejects.toThrow('The kitchen does not answer')
-        expect(things.items).toEqual([{ id: '1', title: 'a' }])
+        expect(things.items).toEqual([{ id: '1', version: 1, title: 'a' }])
+        expect(outbox.entries).toEqual([])
+    })
+
+    it('show what waits while the kitchen is away, and say that it waits', async () => {
+        const { things, outbox } = kitchenThat(() => { throw new KitchenProblem(UNREACHABLE) })
+        things.lay([{ id: '1', version: 1, title: 'a' }, { id: '2', version: 1, title: 'b' }])
+        expect(await things.keep('1', { title: 'z' })).toMatchObject({ id: '1', title: 'z' })
+        const added = await things.keep(null, { title: 'm' })
+        await things.remove('2')
+        expect(things.items.map((one) => one.title)).toEqual(['m', 'z'])
+        expect([things.waits('1'), things.waits(added.id), things.waits('3')]).toEqual([true, true, false])
+        expect(outbox.state.away).toBe(true)
+        expect(outbox.waiting).toBe(3)
+    })
+
+    it('take what others changed, and no older news over newer', async () => {
+        const { things } = kitchenThat(() => undefined)
+        things.lay([{ id: '1', version: 3, title: 'a' }, { id: '2', version: 1, title: 'b' }])
+        things.took([{ id: '1', version: 2, title: 'old' }, { id: '3', version: 1, title: 'c' }], ['2'])
+        await settled()
+        expect(things.items.map((one) => one.title)).toEqual(['a', 'c'])
     })
 })

@@ -1,54 +1,118 @@
-import { reactive } from 'vue'
+import { computed, reactive, shallowRef, toRaw } from 'vue'
 import { kept } from '../api/client'
+import type { Outbox } from '../api/outbox'
 
-/** Things of one kind that the kitchen keeps, as the page knows them: what the kitchen acknowledged, in order. */
-export interface Collection<T extends { id: string }, F> {
+/** Things of one kind that the kitchen keeps, as the page knows them: what the kitchen told, with what is on its way laid over it. */
+export interface Collection<T extends { id: string, version: number }, F> {
     items: T[]
     /** Takes the whole list as the kitchen gave it. */
     lay: (items: T[]) => void
+    /** Takes what the kitchen told of some of them; gone are those that were taken away. */
+    took: (items: T[], gone?: string[]) => void
     /** Asks the kitchen for the whole list. */
     load: () => Promise<void>
-    /** Adds one (null) or changes one; what the kitchen made of it stands in its place. */
-    keep: (id: string | null, fields: F) => Promise<T>
-    /** Takes one as the kitchen knows it now. */
-    refresh: (id: string) => Promise<T>
+    of: (id: string) => T | undefined
+    /** Whether something of it is on its way and not acknowledged. */
+    waits: (id: string) => boolean
+    /**
+     * Adds one (null) or changes one. Settled once the kitchen has it, or is known not to answer: then it waits, and is sent by itself.
+     *
+     * @throws KitchenProblem with what the kitchen refused; then all stands as it did
+     */
+    keep: (id: string | null, fields: F, options?: KeepOptions) => Promise<T>
+    /** It lies in the trash for thirty days then. */
     remove: (id: string) => Promise<void>
 }
 
-/**
- * @param path where the kitchen keeps them
- * @param inOrder how they stand; as they came where it is left out
- */
-export function useCollection<T extends { id: string }, F = Partial<Omit<T, 'id'>>>(path: string, inOrder?: (one: T, two: T) => number): Collection<T, F> {
-    const at = kept<T, F>(path)
+export interface KeepOptions {
+    /** the version the fields were written on; the one that is known where it is left out */
+    base?: number
+    /** the id of what is added, where the page made it before */
+    id?: string
+}
+
+export interface CollectionOptions<T, F> {
+    /** the kitchen tells more of one than a change answers: what is told of the same version is taken too */
+    partly?: boolean
+
+    /** where the kitchen keeps them; the kind where it is left out */
+    path?: string
+    /** how they stand; as they came where it is left out */
+    inOrder?: (one: T, two: T) => number
+    /** what one looks like with these fields, before the kitchen has said so; of a new one the rest is not known */
+    over?: (fields: F, one: T | null) => Partial<T>
+    called?: (one: Partial<T> & Partial<F>) => string
+}
+
+/** @param kind as the kitchen tells of them */
+export function useCollection<T extends { id: string, version: number }, F = Partial<Omit<T, 'id' | 'version'>>>(outbox: Outbox, kind: string, { partly = false, path = kind, inOrder, over = (fields) => fields as unknown as Partial<T>, called = () => kind }: CollectionOptions<T, F> = {}): Collection<T, F> {
+    const at = kept<T>(path)
+    const known = shallowRef<T[]>([])
+    const sorted = (items: T[]): T[] => inOrder === undefined ? items : [...items].sort(inOrder)
+
+    const mine = computed(() => outbox.entries.filter((one) => one.kind === kind && one.state === 'waits' && (one.path === path || one.path.startsWith(`${path}/`))))
+    const shown = computed(() => {
+        let items = known.value
+        for (const entry of mine.value) {
+            const one = items.find((other) => other.id === entry.id) ?? null
+            if (entry.method === 'DELETE') items = items.filter((other) => other.id !== entry.id)
+            else {
+                const next = { ...(one ?? { id: entry.id, version: 0 }), ...over(entry.body as F, one) } as T
+                items = one === null ? [...items, next] : items.map((other) => other === one ? next : other)
+            }
+        }
+
+        return mine.value.length === 0 ? items : sorted(items)
+    })
 
     function put(one: T): T {
-        const index = collection.items.findIndex((other) => other.id === one.id)
-        const items = index === -1 ? [...collection.items, one] : collection.items.map((other) => other.id === one.id ? one : other)
-        collection.items = inOrder === undefined ? items : items.sort(inOrder)
+        const old = known.value.find((other) => other.id === one.id)
+        if (old !== undefined && old.version > one.version) return old
+        known.value = sorted(old === undefined ? [...known.value, one] : known.value.map((other) => other === old ? one : other))
 
         return one
     }
 
-    const collection: Collection<T, F> = reactive({
-        items: [] as T[],
-        lay(items: T[]): void {
-            collection.items = items
+    const collection: Collection<T, F> = {
+        get items() {
+            return shown.value
         },
-        async load(): Promise<void> {
-            collection.items = await at.all()
+        lay(items) {
+            known.value = items
         },
-        async keep(id: string | null, fields: F): Promise<T> {
-            return put(id === null ? await at.add(fields) : await at.change(id, fields))
+        took(items, gone = []) {
+            for (const one of items) {
+                const old = known.value.find((other) => other.id === one.id)
+                if (old === undefined || old.version < one.version || (partly && old.version === one.version)) put(one)
+            }
+            if (gone.length > 0 && known.value.some((one) => gone.includes(one.id))) known.value = known.value.filter((one) => !gone.includes(one.id))
         },
-        async refresh(id: string): Promise<T> {
-            return put(await at.one(id))
+        async load() {
+            known.value = await at.all()
         },
-        async remove(id: string): Promise<void> {
-            await at.remove(id)
-            collection.items = collection.items.filter((one) => one.id !== id)
-        },
-    }) as Collection<T, F>
+        of: (id) => shown.value.find((one) => one.id === id),
+        waits: (id) => mine.value.some((one) => one.id === id),
+        async keep(id, fields, { base, id: made } = {}) {
+            const before = id === null ? undefined : known.value.find((one) => one.id === id)
+            const body = toRaw(fields) as unknown as Record<string, unknown>
+            const name = called({ ...(before ?? {}), ...(body as object) } as Partial<T> & Partial<F>)
+            const key = made ?? crypto.randomUUID()
+            const sent = await outbox.put(id === null
+                ? { method: 'POST', path, kind, id: key, key, name, body, base: null }
+                : { method: 'PATCH', path: `${path}/${id}`, kind, id, name, body, base: base ?? before?.version ?? null })
 
-    return collection
+            return sent.done ? sent.answer as T : collection.of(id ?? key) ?? { ...(before ?? {}), ...(body as object) } as T
+        },
+        async remove(id) {
+            const one = shown.value.find((other) => other.id === id)
+            await outbox.put({ method: 'DELETE', path: `${path}/${id}`, kind, id, name: one === undefined ? kind : called(one as unknown as Partial<T> & Partial<F>), body: null, base: null })
+        },
+    }
+    outbox.follow((entry, answer) => {
+        if (entry.kind !== kind || (entry.path !== path && !entry.path.startsWith(`${path}/`))) return
+        if (entry.method === 'DELETE') known.value = known.value.filter((one) => one.id !== entry.id)
+        else put(answer as T)
+    })
+
+    return reactive(collection) as unknown as Collection<T, F>
 }

@@ -1,34 +1,62 @@
 import { computed, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
-import { api, KitchenProblem, refusal, UNREACHABLE, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields } from '../api/client'
-import type { Choices, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, Vocabulary } from '../api/types.generated'
-import { useCollection } from './useCollection'
+import { api, KitchenProblem, refusal, UNREACHABLE, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields, type ConfirmationFields } from '../api/client'
+import { Outbox } from '../api/outbox'
+import type { Changes, Choices, ConfirmationRecord, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, Slip, Vocabulary } from '../api/types.generated'
+import { useCollection, type Collection } from './useCollection'
 import { given } from '../ui/given'
 
+const by = <T>(said: (one: T) => string) => (one: T, two: T): number => said(one).localeCompare(said(two), undefined, { sensitivity: 'base' })
+
 /** The open kitchen: its house rules, and everything it keeps, each kind in a collection. */
-export function createKitchen() {
-    const kitchen = ref<Kitchen | null>(null)
+export function createKitchen(outbox: Outbox = new Outbox()) {
+    const known = ref<Kitchen | null>(null)
     const choices = ref<Choices | null>(null)
     // a thousand words that never change: nobody need watch them
     const vocabulary = shallowRef<Vocabulary | null>(null)
     const trouble = ref<string | null>(null)
+    /** the kitchen's own count of changes, as far as this page knows them */
+    const number = ref<number | null>(null)
     const all = {
-        dogs: useCollection<Dog, DogFields>('dogs'),
-        recipes: useCollection<Recipe, RecipeFields>('recipes', (one, two) => one.title.localeCompare(two.title)),
-        products: useCollection<Product, ProductFields>('products', (one, two) => one.name.localeCompare(two.name)),
-        names: useCollection<KeptName, NameFields>('names'),
-        foods: useCollection<KeptFood, OwnFood>('foods'),
-        swaps: useCollection<KeptSwap, OwnSwap>('own-swaps'),
-        prices: useCollection<KeptPrice, Price>('prices'),
+        dogs: useCollection<Dog, DogFields>(outbox, 'dogs', { over: dogWith, called: (one) => one.name ?? 'a dog' }),
+        recipes: useCollection<Slip, RecipeFields>(outbox, 'recipes', { partly: true, inOrder: by((one) => one.title), over: slipWith, called: (one) => one.title ?? 'a recipe' }),
+        products: useCollection<Product, ProductFields>(outbox, 'products', { inOrder: by((one) => one.name), over: productWith, called: (one) => one.name ?? 'a jar' }),
+        names: useCollection<KeptName, NameFields>(outbox, 'names', { called: (one) => one.words ?? 'a word' }),
+        foods: useCollection<KeptFood, OwnFood>(outbox, 'foods', { over: (fields, one) => ({ ingredient: one?.ingredient ?? '', food: fields }), called: (one) => one.food?.name ?? one.name ?? 'a food' }),
+        swaps: useCollection<KeptSwap, OwnSwap>(outbox, 'swaps', { path: 'own-swaps', over: (swap) => ({ swap }), called: () => 'a swap of your own' }),
+        prices: useCollection<KeptPrice, Price>(outbox, 'prices', { over: (price) => ({ price }), called: (one) => `the price of ${nameOf(one.price?.ingredient ?? one.ingredient ?? '')}` }),
+        words: useCollection<ConfirmationRecord, ConfirmationFields>(outbox, 'confirmations', { over: (fields) => ({ saidAt: '', saidBy: '', dataVersion: '', takenBackAt: null, productId: null, holdsUntil: null, known: [], ...fields }), called: (one) => one.dog === null || one.dog === undefined ? 'a label that was read' : `the vet's word for ${one.dog}` }),
     }
     const dogs = computed(() => all.dogs.items)
     const recipes = computed(() => all.recipes.items)
     const atTable = computed(() => dogs.value.filter((dog) => dog.atTable))
     const ownWords = computed(() => [...all.foods.items.map((one) => one.food.name), ...all.names.items.map((one) => one.words)])
-    const writtenRecipes = computed(() => recipes.value.map((one) => one.text))
+    const writtenRecipes = computed(() => recipes.value.slice(0, 200).map((one) => one.begins))
+
+    /** The house rules, with those laid over that are on their way. */
+    const kitchen = computed<Kitchen | null>(() => known.value === null ? null : outbox.entries.filter((one) => one.kind === 'kitchen' && one.state === 'waits').reduce((one, { body }) => kitchenWith(body as KitchenFields, one), known.value))
 
     /** Changes whenever something is kept that an answer may rest on: whoever asked asks again. */
     const version = ref(0)
-    watch([dogs, kitchen, ...(['products', 'names', 'foods', 'swaps', 'prices'] as const).map((kind) => () => all[kind].items)], () => { version.value++ }, { deep: true, flush: 'sync' })
+    watch([dogs, () => JSON.stringify(kitchen.value), ...(['products', 'names', 'foods', 'swaps', 'prices', 'words'] as const).map((kind) => () => all[kind].items)], () => { version.value++ }, { flush: 'sync' })
+
+    /** Whole recipes that were read, by their ids; one is read anew when its slip has another version. */
+    const read = new Map<string, Recipe>()
+
+    async function recipe(id: string): Promise<Recipe> {
+        const held = read.get(id)
+        const slip = all.recipes.of(id)
+        if (held !== undefined && (slip === undefined || slip.version <= held.version)) return held
+        try {
+            const one = await api.recipe(id)
+            read.set(id, one)
+
+            return one
+        } catch (error) {
+            // one that was read before can be gone on with while the kitchen is away
+            if (held !== undefined && error instanceof KitchenProblem && error.problem.status === 0) return held
+            throw error
+        }
+    }
 
     let opening: Promise<void> | null = null
 
@@ -45,23 +73,44 @@ export function createKitchen() {
 
     async function openNow(): Promise<void> {
         try {
-            const [opened, chosen] = await Promise.all([api.kitchen(), api.choices()])
-            kitchen.value = opened.kitchen
-            all.dogs.lay(opened.dogs)
-            all.recipes.lay(opened.recipes)
-            all.products.lay(opened.products)
-            all.names.lay(opened.names)
-            all.foods.lay(opened.foods)
-            all.swaps.lay(opened.swaps)
-            all.prices.lay(opened.prices)
+            const [opened, chosen] = await Promise.all([api.kitchen(), choices.value ?? api.choices()])
+            known.value = opened.kitchen
+            number.value = opened.number
+            for (const kind of ['dogs', 'products', 'names', 'foods', 'swaps', 'prices', 'words'] as const) (all[kind] as unknown as Collection<{ id: string, version: number }, unknown>).lay(opened[kind])
             choices.value = chosen
             trouble.value = null
+            all.recipes.lay(await api.shelf())
             // words to offer can come when they come
             vocabulary.value ??= await api.vocabulary().catch(() => null)
         } catch (error) {
             trouble.value = wordsOf(error)
         }
     }
+
+    /** Takes what another page or person changed. */
+    function took(changes: Changes): void {
+        number.value = changes.number
+        const { kitchen: houseRules, confirmations, ...kinds } = changes.kinds
+        const newest = houseRules?.[0]
+        if (newest !== undefined && newest.version > (known.value?.version ?? 0)) known.value = newest
+        const gone = (kind: string): string[] => changes.gone.filter((one) => one.kind === kind).map((one) => one.id)
+        for (const kind of ['dogs', 'recipes', 'products', 'names', 'foods', 'swaps', 'prices'] as const) (all[kind] as unknown as Collection<{ id: string, version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
+        all.words.took((confirmations ?? []).filter(lasts), (confirmations ?? []).filter((one) => !lasts(one)).map((one) => one.id))
+        for (const one of kinds.weighings ?? []) weighed.value = { dog: one.dogId, times: weighed.value.times + 1 }
+        if (gone('weighings').length > 0) weighed.value = { dog: null, times: weighed.value.times + 1 }
+    }
+
+    /** Of which dog a weight was written down or taken out elsewhere; null: nobody knows which. */
+    const weighed = ref<{ dog: string | null, times: number }>({ dog: null, times: 0 })
+
+    outbox.follow((entry, answer) => {
+        if (entry.kind === 'kitchen') known.value = answer as Kitchen
+        if (entry.kind === 'recipes' && entry.method !== 'DELETE') {
+            const one = answer as Recipe
+            read.set(one.id, one)
+            all.recipes.took([slipOf(one)])
+        }
+    })
 
     /** Every food that can be named: of the catalogue, and of this kitchen. */
     const foodsByName = computed(() => [...choices.value?.foods ?? [], ...all.foods.items.map((one) => ({ id: one.ingredient, name: one.food.name }))])
@@ -84,33 +133,78 @@ export function createKitchen() {
         return foodsByName.value.find((one) => one.id === ingredient)?.name ?? ingredient.replaceAll('-', ' ')
     }
 
+    /** Seats a dog or lets it go: shown at once, and as it was where the kitchen refuses it. */
     async function seat(dog: Dog): Promise<void> {
-        dog.atTable = !dog.atTable
         try {
-            await api.setTable(atTable.value.map((one) => one.id))
+            await all.dogs.keep(dog.id, { atTable: !dog.atTable })
             trouble.value = null
         } catch (error) {
             trouble.value = wordsOf(error)
         }
     }
 
-    /** Changes go one after the other: of two quick ones the later must win. */
-    let changing: Promise<unknown> = Promise.resolve()
-
-    function change(fields: KitchenFields): Promise<void> {
-        const mine = changing.then(async () => {
-            kitchen.value = await api.changeKitchen(fields)
-        })
-        changing = mine.catch(() => undefined)
-
-        return mine
+    /** @throws KitchenProblem */
+    async function change(fields: KitchenFields): Promise<void> {
+        await outbox.put({ method: 'PATCH', path: 'kitchen', kind: 'kitchen', id: null, name: 'the house rules', body: fields, base: known.value?.version ?? null })
     }
 
     return reactive({
-        kitchen, choices, vocabulary, trouble, all, version, atTable, ownWords, writtenRecipes, foodsByName, foodCalled, nameOf, open, opened, seat, change, dogs, recipes,
+        kitchen, choices, vocabulary, trouble, number, all, version, weighed, atTable, ownWords, writtenRecipes, foodsByName, foodCalled, nameOf, open, opened, took, recipe, seat, change, dogs, recipes,
         products: computed(() => all.products.items), names: computed(() => all.names.items), foods: computed(() => all.foods.items),
-        swaps: computed(() => all.swaps.items), prices: computed(() => all.prices.items),
+        swaps: computed(() => all.swaps.items), prices: computed(() => all.prices.items), words: computed(() => all.words.items.filter(lasts)),
     })
+}
+
+function lasts(word: ConfirmationRecord): boolean {
+    return word.takenBackAt === null && (word.dogId !== null || word.productId !== null)
+}
+
+const NEW_DOG: Omit<Dog, 'id' | 'version' | 'name'> = {
+    weightKg: null, ageMonths: null, bornOn: null, sex: null, neutered: null, bodyCondition: null, activity: 'normal', breed: null, expectedAdultWeightKg: null, stage: null, teeth: 'full', eating: 'normal',
+    allergies: [], allowList: null, conditions: [], medicines: [], newIngredients: [], dislikes: [], foodKcalPer100g: null, budgetPercent: null, atTable: true, meals: null, weightSaid: null,
+}
+
+/** A dog as it will be once the kitchen has these fields. A weight in words is read there, and not before. */
+function dogWith({ weight, expectedAdultWeight, ...fields }: DogFields, one: Dog | null): Partial<Dog> {
+    return { ...(one === null ? NEW_DOG : {}), ...fields, ...(weight === undefined ? {} : { weightSaid: weight }), ...(expectedAdultWeight === undefined ? {} : {}) }
+}
+
+function slipWith(fields: RecipeFields, one: Slip | null): Partial<Slip> {
+    const { title, text, steps, tags, favourite, photoId, promoted, parentId, notes, texture, cut } = fields
+    const said = { title, tags, favourite, photoId, promoted, parentId, notes, texture, ...(text === undefined ? {} : { begins: text.slice(0, 240) }), ...(steps === undefined ? {} : { hasMethod: steps !== '' }), ...(cut === undefined ? {} : { shape: cut?.shape ?? null }) }
+    const isAsked = text !== undefined || steps !== undefined || texture !== undefined || cut !== undefined
+
+    return {
+        ...(one === null ? { title: '', begins: '', hasMethod: false, texture: null, shape: null, tags: [], favourite: false, photoId: null, promoted: false, parentId: null, notes: '', foods: [], updatedAt: new Date().toISOString() } : {}),
+        ...Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)),
+        // nobody has judged it as it is now
+        ...(isAsked || one === null ? { judged: null } : {}),
+    }
+}
+
+export function slipOf(recipe: Recipe): Slip {
+    const { id, version, title, texture, tags, favourite, photoId, promoted, parentId, notes, updatedAt } = recipe
+
+    return { id, version, title, texture, tags, favourite, photoId, promoted, parentId, notes, updatedAt, begins: recipe.text.slice(0, 240), hasMethod: recipe.steps !== '', shape: recipe.cut?.shape ?? null, foods: [], judged: recipe.judged }
+}
+
+function productWith(fields: ProductFields, one: Product | null): Partial<Product> {
+    const { name, number, ingredients } = fields
+
+    return {
+        ...(one === null ? { name: '', number: null, ingredients: '', readOn: null, worst: 'unknown', dataVersion: '', readings: [], difference: null } : {}),
+        ...(name === undefined ? {} : { name }), ...(number === undefined ? {} : { number }), ...(ingredients === undefined ? {} : { ingredients, worst: 'unknown' as const }),
+    }
+}
+
+function kitchenWith(fields: KitchenFields, one: Kitchen): Kitchen {
+    const { energySchool, calorieConvention, garlic, units, pseudoGrains, budgetPercent, trayWidthMm, trayLengthMm, trayGapMm, traysAtOnce, ...plain } = fields
+    const said = <T extends object>(some: T): Partial<T> => Object.fromEntries(Object.entries(some).filter(([, value]) => value !== undefined)) as Partial<T>
+
+    return {
+        ...one, ...said(plain), policy: { ...one.policy, ...said({ energySchool, calorieConvention, garlic, units, pseudoGrains, budgetPercent }) },
+        tray: { ...one.tray, ...said({ widthMm: trayWidthMm, lengthMm: trayLengthMm, gapMm: trayGapMm, atOnce: traysAtOnce }) },
+    } as Kitchen
 }
 
 export type KitchenOnPage = ReturnType<typeof createKitchen>
@@ -125,3 +219,4 @@ export function useKitchen(): KitchenOnPage {
 export function wordsOf(error: unknown): string {
     return error instanceof KitchenProblem ? error.message : 'Something went wrong in this page. What you typed is kept in this browser.'
 }
+

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api } from '../api/client'
-import type { Product, ShelfProduct } from '../api/types.generated'
+import type { ConfirmationRecord, Product, ShelfProduct } from '../api/types.generated'
+import { takeAway } from '../kitchen/takeAway'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useOutbox } from '../kitchen/useOutbox'
+import { writtenDate } from '../ui/dates'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS } from '../ui/levels'
 
 /** The products of this kitchen, and the label shelf to look others up on. */
 const emit = defineEmits<{ read: [product: { id: string | null, name: string, number: string | null, ingredients: string }] }>()
 const kitchen = useKitchen()
+const outbox = useOutbox()
 const wanted = ref('')
 const found = ref<ShelfProduct[] | null>(null)
 const problem = ref<string | null>(null)
@@ -17,11 +21,16 @@ async function look(): Promise<void> {
     problem.value = null
     const words = wanted.value.trim()
     try {
-        found.value = (await api.shelf(/^\d{6,}$/.test(words) ? { number: words } : { name: words })).products
+        found.value = (await api.labelShelf(/^\d{6,}$/.test(words) ? { number: words } : { name: words })).products
     } catch (error) {
         found.value = []
         problem.value = wordsOf(error)
     }
+}
+
+/** What was confirmed of a jar: it holds wherever the jar is used. */
+function read(id: string): ConfirmationRecord[] {
+    return kitchen.words.filter((word) => word.productId === id)
 }
 
 function take(one: ShelfProduct): void {
@@ -31,7 +40,7 @@ function take(one: ShelfProduct): void {
 
 async function remove(product: Product): Promise<void> {
     try {
-        await kitchen.all.products.remove(product.id)
+        await takeAway(kitchen, outbox, 'products', product.id, product.name, 'off the shelf of jars')
     } catch (error) {
         problem.value = wordsOf(error)
     }
@@ -45,16 +54,17 @@ async function remove(product: Product): Promise<void> {
         <ul class="products">
             <li v-for="one in kitchen.products" :key="one.id" class="slip">
                 <p class="products__name"><strong>{{ one.name }}</strong> <span v-if="one.worst !== 'clear'" class="chip" :class="`chip--${one.worst}`"><FindingMark :level="one.worst" />{{ LEVELS[one.worst].word }}</span><span v-else class="chip">nothing found</span></p>
-                <p class="slip__text">{{ one.ingredients }}</p>
+                <p class="slip__text">{{ one.ingredients === '' ? 'its list is not copied yet' : one.ingredients }}</p>
                 <p v-if="one.difference !== null" class="products__change">The recipe changed: <template v-if="one.difference.added.length > 0"><ins>{{ one.difference.added.join(', ') }}</ins> came in</template><template v-if="one.difference.added.length > 0 && one.difference.gone.length > 0">; </template><template v-if="one.difference.gone.length > 0"><del>{{ one.difference.gone.join(', ') }}</del> went out</template>.</p>
-                <p class="hint">read {{ one.readOn }}<template v-if="one.readings.length > 1">, {{ one.readings.length }} wordings kept</template> · rules {{ one.dataVersion }}</p>
+                <p v-for="word in read(one.id)" :key="word.id" class="products__word">Read and found free of it: {{ word.code.replaceAll('-', ' ') }}, {{ word.saidBy }}, {{ writtenDate(word.saidAt.slice(0, 10), kitchen.kitchen?.datesAs ?? 'dmy') }} <v-btn size="small" @click="kitchen.all.words.remove(word.id)">Take that back</v-btn></p>
+                <p v-if="one.readOn !== null" class="hint">read {{ writtenDate(one.readOn, kitchen.kitchen?.datesAs ?? 'dmy') }}<template v-if="one.readings.length > 1">, {{ one.readings.length }} wordings kept</template> · rules {{ one.dataVersion }}</p>
                 <p><v-btn variant="tonal" @click="emit('read', one)">Read again</v-btn> <v-btn @click="remove(one)">Take off</v-btn></p>
             </li>
         </ul>
         <h2>Label shelf</h2>
         <p class="hint">A stand-in: made-up products that ship with Mild Bowl, in place of a barcode service.</p>
         <form class="fields" @submit.prevent="look">
-            <label class="plain"><span>Barcode number or name</span><input v-model="wanted" placeholder="peanut butter" maxlength="80" /></label>
+            <v-text-field v-model="wanted" class="field--long" label="Barcode number or name" placeholder="peanut butter" maxlength="80" />
             <v-btn type="submit" variant="tonal">Look</v-btn>
         </form>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>

@@ -8,18 +8,22 @@ import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
 import { refusedIn } from '../ui/refused'
+import SwitchRow from '../ui/SwitchRow.vue'
+import { useUnits } from '../ui/useUnits'
+import { goOn } from '../ui/goOn'
 
 /** A dog got at something. Two taps: this, then the dog. The words to act on stand there from the first moment. */
 const open = defineModel<boolean>({ required: true })
 const kitchen = useKitchen()
 const { sheet } = useSheet()
+const units = useUnits()
 
 const dog = ref<Dog | null>(null)
 const kind = ref<'food' | 'recipe' | 'product'>('food')
 const food = ref('')
 const pieces = ref<number | null>(null)
-const recipeId = ref('')
-const productId = ref('')
+const recipeId = ref<string | null>('')
+const productId = ref<string | null>('')
 const grams = ref<number | null>(null)
 const when = ref('')
 const answer = ref<RaidAnswer | null>(null)
@@ -85,29 +89,25 @@ function print(): void {
             <p class="raid__words" role="alert">{{ answer?.words ?? STANDING }}</p>
             <template v-if="dog === null">
                 <p>Which dog?</p>
-                <div class="raid__dogs"><button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">{{ one.name }}<small>{{ one.weightKg === null ? 'no weight' : `${one.weightKg} kg` }}</small></button></div>
+                <div class="raid__dogs"><button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">{{ one.name }}<small>{{ units.weight(one) }}</small></button></div>
             </template>
-            <form v-else-if="answer === null" class="raid__form" @submit.prevent="refusedIn($event.currentTarget) || count()">
-                <div class="switch" role="group" aria-label="What it took">
-                    <button type="button" :aria-pressed="kind === 'food'" @click="kind = 'food'">a food</button>
-                    <button type="button" :aria-pressed="kind === 'recipe'" @click="kind = 'recipe'">treats of mine</button>
-                    <button type="button" :aria-pressed="kind === 'product'" @click="kind = 'product'">a product</button>
-                </div>
-                <label v-if="kind === 'food'" class="plain"><span>What and how much, one a line</span><textarea v-model="food" rows="3" class="clip__text" placeholder="100 g dark chocolate" /></label>
+            <form v-else-if="answer === null" class="raid__form" @keydown.enter="goOn" @submit.prevent="refusedIn($event.currentTarget) || count()">
+                <SwitchRow v-model="kind" label="What it took" :items="[{ value: 'food', title: 'a food' }, { value: 'recipe', title: 'treats of mine' }, { value: 'product', title: 'a product' }]" />
+                <v-textarea v-if="kind === 'food'" v-model="food" label="What and how much, one a line" rows="2" placeholder="100 g dark chocolate" />
                 <template v-else-if="kind === 'recipe'">
-                    <label class="plain"><span>Which treats</span><select v-model="recipeId"><option value="">choose</option><option v-for="one in recipes" :key="one.id" :value="one.id">{{ one.title }}</option></select></label>
+                    <v-autocomplete v-model="recipeId" label="Which treats" placeholder="choose" :items="recipes" item-title="title" item-value="id" />
                     <NumberField label="How many pieces (empty: the whole batch)" :short="false" :value="pieces" :above="0" of="high" live @meant="pieces = $event" />
                 </template>
                 <template v-else>
-                    <label class="plain"><span>Which product</span><select v-model="productId"><option value="">choose</option><option v-for="one in kitchen.products" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
+                    <v-autocomplete v-model="productId" label="Which product" placeholder="choose" :items="kitchen.products" item-title="name" item-value="id" />
                     <NumberField label="About how many grams" :short="false" :value="grams" :above="0" of="high" live @meant="grams = $event" />
                 </template>
-                <label class="plain"><span>When</span><input v-model="when" placeholder="half an hour ago" maxlength="60" /></label>
+                <v-text-field v-model="when" label="When" placeholder="half an hour ago" maxlength="60" autocomplete="off" />
                 <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
                 <p class="paper__ends"><v-btn @click="anotherDog">Another dog</v-btn><v-btn type="submit" variant="flat" color="error">Count it</v-btn></p>
             </form>
             <template v-else>
-                <p class="raid__what">{{ answer.what }}<template v-if="answer.when">, {{ answer.when }}</template>.</p>
+                <p class="raid__what" role="status">{{ answer.what }}<template v-if="answer.when">, {{ answer.when }}</template>.</p>
                 <p v-if="answer.kcal !== null">{{ figure(answer.kcal.best) }} kcal<template v-if="answer.shareOfDayPercent !== null">: {{ figure(answer.shareOfDayPercent) }} % of its day</template>.</p>
                 <ul class="raid__list"><li v-for="one in answer.never" :key="one.message"><strong>{{ one.message }}</strong><span v-if="one.figure">{{ ` ${one.figure}.` }}</span></li></ul>
                 <div v-for="dose in answer.doses" :key="dose.substance" class="raid__dose" :class="{ 'raid__dose--reached': dose.reached !== null }">

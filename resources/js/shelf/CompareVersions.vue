@@ -1,25 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { api } from '../api/client'
-import type { FormulateAnswer, Recipe } from '../api/types.generated'
+import type { FormulateAnswer, Slip } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 import { figure, grams, pieces } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 
 /** Two recipes side by side: what is in them, what a piece holds, how the dough feels, and every ration. */
-const props = defineProps<{ one: Recipe, two: Recipe }>()
+const props = defineProps<{ one: Slip, two: Slip }>()
 const emit = defineEmits<{ close: [] }>()
 const kitchen = useKitchen()
 
 const SHOWN: [string, string][] = [['proteinG', 'protein, g'], ['fatG', 'fat, g'], ['fibreG', 'fibre, g'], ['sugarsG', 'sugars, g'], ['sodiumMg', 'sodium, mg']]
 
-function asked(recipe: Recipe, signal: AbortSignal): Promise<FormulateAnswer | null> {
-    if (recipe.text.trim() === '') return Promise.resolve(null)
+function asked(recipe: Slip, signal: AbortSignal): Promise<FormulateAnswer | null> {
+    if (recipe.begins.trim() === '') return Promise.resolve(null)
 
     return api.formulate({ recipe: { id: recipe.id }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true }, signal)
 }
 
-const { answer, problem } = useAsked<(FormulateAnswer | null)[]>({
+const { answer, problem, late } = useAsked<(FormulateAnswer | null)[]>({
     of: [() => props.one, () => props.two, () => kitchen.version],
     ask: (signal) => Promise.all([props.one, props.two].map((recipe) => asked(recipe, signal))),
     immediate: true,
@@ -58,7 +58,7 @@ function ration(side: number, dog: string): string {
 <template>
     <section class="compare" aria-label="Two recipes compared">
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <table class="compare__table">
+        <table class="compare__table" :class="{ 'said-before': late }">
             <thead><tr><th scope="col"><v-btn @click="emit('close')">Close</v-btn></th><th scope="col">{{ one.title }}</th><th scope="col">{{ two.title }}</th></tr></thead>
             <tbody>
                 <tr v-for="food in foods" :key="food.name" :class="{ 'compare__row--differs': food.differs }"><th scope="row">{{ food.name }}</th><td>{{ food.left }}</td><td>{{ food.right }}</td></tr>

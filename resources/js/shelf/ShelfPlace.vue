@@ -1,25 +1,81 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import type { Recipe } from '../api/types.generated'
+import { useElementSize } from '@vueuse/core'
+import { computed, defineAsyncComponent, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, type RecipeFields } from '../api/client'
+import type { Slip } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
-import CompareVersions from './CompareVersions.vue'
+import { takeAway } from '../kitchen/takeAway'
+import { useOutbox } from '../kitchen/useOutbox'
+import { tell } from '../ui/notices'
+import PickMany from '../ui/PickMany.vue'
 import FamilyTree from './FamilyTree.vue'
+import { Finder, isUnjudged } from './finding'
+import { smallPicture } from './photo'
+import SlipCard, { type SlipAct } from './SlipCard.vue'
+import { useVerdicts } from './useVerdicts'
+import TogglePill from '../ui/TogglePill.vue'
 
-/** The kitchen's recipes, as slips on a shelf: a family of versions on each. */
+/** The kitchen's recipes, found as one types; a family of versions behind each. */
 const kitchen = useKitchen()
+const outbox = useOutbox()
+const route = useRoute()
 const router = useRouter()
-const { openRecipe, blank, sheet } = useSheet()
-const leaving = ref<Recipe | null>(null)
+const { openSlip, blank, sheet } = useSheet()
+const verdicts = useVerdicts()
+const CompareVersions = defineAsyncComponent(() => import('./CompareVersions.vue'))
+
 const problem = ref<string | null>(null)
-const compared = ref<Recipe[]>([])
+const compared = ref<Slip[]>([])
+const opened = ref<string | null>(null)
+const wanted = reactive({ words: String(route.query['find'] ?? ''), tags: [] as string[], dogs: [] as string[], favourites: false })
+const editing = ref<{ slip: Slip, title: string, notes: string, tags: string[], what: 'rename' | 'tags' } | null>(null)
+const file = ref<HTMLInputElement | null>(null)
+const photographed = ref<Slip | null>(null)
+const ground = ref<HTMLElement | null>(null)
+const { width } = useElementSize(ground)
 
-const roots = computed(() => kitchen.recipes.filter((one) => one.parentId === null || !kitchen.recipes.some((other) => other.id === one.parentId)))
+const finder = computed(() => new Finder(kitchen.dogs))
+const isLookedFor = computed(() => wanted.words.trim() !== '' || wanted.tags.length > 0 || wanted.dogs.length > 0 || wanted.favourites)
+const ids = computed(() => new Set(kitchen.recipes.map((one) => one.id)))
+const children = computed(() => {
+    const by = new Map<string, Slip[]>()
+    for (const one of kitchen.recipes) if (one.parentId !== null && ids.value.has(one.parentId)) by.set(one.parentId, [...by.get(one.parentId) ?? [], one])
 
-function take(recipe: Recipe): void {
-    openRecipe(recipe)
-    void router.push('/bench')
+    return by
+})
+/** The first of each family, favourites before the others; where something is looked for, whatever fits. */
+const shown = computed(() => {
+    const fits = finder.value.among(isLookedFor.value ? kitchen.recipes : kitchen.recipes.filter((one) => one.parentId === null || !ids.value.has(one.parentId)), wanted)
+
+    return [...fits.filter((one) => one.favourite), ...fits.filter((one) => !one.favourite)]
+})
+const unjudged = computed(() => finder.value.restsOnVerdicts(wanted) ? kitchen.recipes.filter(isUnjudged).length : 0)
+watch(unjudged, (left) => { if (left > 0) for (const one of kitchen.recipes) if (isUnjudged(one)) verdicts.want(one.id) }, { immediate: true })
+
+const columns = computed(() => Math.max(1, Math.floor((width.value + 14) / 390)))
+const rows = computed(() => {
+    const list: Slip[][] = []
+    for (let n = 0; n < shown.value.length; n += columns.value) list.push(shown.value.slice(n, n + columns.value))
+
+    return list
+})
+const tags = computed(() => [...new Set(kitchen.recipes.flatMap((one) => one.tags))].sort((one, two) => one.localeCompare(two)))
+
+function familyOf(slip: Slip): Slip[] {
+    const below = (id: string, seen: Set<string>): Slip[] => (children.value.get(id) ?? []).filter((one) => !seen.has(one.id)).flatMap((one) => [one, ...below(one.id, seen.add(one.id))])
+
+    return [slip, ...below(slip.id, new Set([slip.id]))]
+}
+
+async function take(slip: Pick<Slip, 'id'>): Promise<void> {
+    try {
+        await openSlip(slip)
+        await router.push('/bench')
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
 }
 
 function begin(): void {
@@ -27,9 +83,9 @@ function begin(): void {
     void router.push('/bench')
 }
 
-async function change(recipe: Recipe, fields: Partial<Pick<Recipe, 'title' | 'notes' | 'promoted'>>): Promise<void> {
+async function change(slip: Slip, fields: RecipeFields): Promise<void> {
     try {
-        await kitchen.all.recipes.keep(recipe.id, fields)
+        await kitchen.all.recipes.keep(slip.id, fields)
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
@@ -37,70 +93,99 @@ async function change(recipe: Recipe, fields: Partial<Pick<Recipe, 'title' | 'no
 }
 
 /** The version that is the family's own from now on; the one before steps back. */
-async function promote(recipe: Recipe): Promise<void> {
-    for (const other of familyOf(recipe)) if (other.promoted && other.id !== recipe.id) await change(other, { promoted: false })
-    await change(recipe, { promoted: !recipe.promoted })
+async function promote(slip: Slip): Promise<void> {
+    let root = slip
+    for (let up = kitchen.recipes.find((one) => one.id === root.parentId), steps = 0; up !== undefined && steps < 100; up = kitchen.recipes.find((one) => one.id === root.parentId), steps++) root = up
+    for (const other of familyOf(root)) if (other.promoted && other.id !== slip.id) await change(other, { promoted: false })
+    await change(slip, { promoted: !slip.promoted })
 }
 
-function rootOf(recipe: Recipe): Recipe {
-    let root = recipe
-    for (let steps = 0; steps < 100; steps++) {
-        const parent = kitchen.recipes.find((one) => one.id === root.parentId)
-        if (parent === undefined) return root
-        root = parent
-    }
-
-    return root
-}
-
-function familyOf(recipe: Recipe): Recipe[] {
-    const root = rootOf(recipe)
-
-    return kitchen.recipes.filter((one) => rootOf(one).id === root.id)
-}
-
-function compare(recipe: Recipe): void {
-    compared.value = compared.value.some((one) => one.id === recipe.id) ? compared.value.filter((one) => one.id !== recipe.id) : [...compared.value, recipe].slice(-2)
-}
-
-async function remove(): Promise<void> {
-    if (leaving.value === null) return
+async function again(slip: Slip): Promise<void> {
     try {
-        const { id } = leaving.value
-        await kitchen.all.recipes.remove(id)
-        for (const child of kitchen.recipes) if (child.parentId === id) child.parentId = null
-        if (sheet.value.recipeId === id) sheet.value.recipeId = null
-        compared.value = compared.value.filter((one) => one.id !== id)
-        leaving.value = null
+        const { title, text, steps, cut, texture, portions, parts, without, source, prepMinutes, bakeMinutes, tags: said, notes, confirmed, bound, ...rest } = await kitchen.recipe(slip.id)
+        await kitchen.all.recipes.keep(null, { title: `${title}, again`.slice(0, 200), text, steps, cut, texture, portions, parts, without, source, prepMinutes, bakeMinutes, tags: said, notes, confirmed, bound, yield: rest.yield })
+        tell(`“${title}, again” stands on the shelf.`)
     } catch (error) {
         problem.value = wordsOf(error)
     }
 }
+
+async function photograph(picked: File | undefined): Promise<void> {
+    const slip = photographed.value
+    if (slip === null || picked === undefined) return
+    try {
+        await change(slip, { photoId: (await api.addPhoto(await smallPicture(picked))).id })
+    } catch (error) {
+        problem.value = error instanceof Error ? error.message : wordsOf(error)
+    }
+    photographed.value = null
+}
+
+async function takeOff(slip: Slip): Promise<void> {
+    compared.value = compared.value.filter((one) => one.id !== slip.id)
+    await takeAway(kitchen, outbox, 'recipes', slip.id, slip.title, 'off the shelf').catch((error: unknown) => { problem.value = wordsOf(error) })
+    if (sheet.value.recipeId === slip.id) sheet.value.recipeId = null
+}
+
+function compare(slip: Slip): void {
+    compared.value = compared.value.some((one) => one.id === slip.id) ? compared.value.filter((one) => one.id !== slip.id) : [...compared.value, slip].slice(-2)
+}
+
+function act(slip: Slip, what: SlipAct): void {
+    if (what === 'compare') compare(slip)
+    else if (what === 'again') void again(slip)
+    else if (what === 'rename' || what === 'tags') editing.value = { slip, title: slip.title, notes: slip.notes, tags: [...slip.tags], what }
+    else if (what === 'unphotograph') void change(slip, { photoId: null })
+    else if (what === 'print') void router.push(`/card/${slip.id}`)
+    else if (what === 'promote') void promote(slip)
+    else if (what === 'take-off') void takeOff(slip)
+    else {
+        photographed.value = slip
+        file.value?.click()
+    }
+}
+
+async function keepEdited(): Promise<void> {
+    const asked = editing.value
+    if (asked === null) return
+    editing.value = null
+    await change(asked.slip, asked.what === 'tags' ? { tags: asked.tags.map((one) => one.trim().slice(0, 40)).filter((one) => one !== '').slice(0, 20) } : { title: asked.title, notes: asked.notes })
+}
 </script>
 
 <template>
-    <div class="place">
+    <div ref="ground" class="place place--wide shelf">
         <header class="place__head"><h1>The shelf</h1><v-btn variant="tonal" @click="begin">A new sheet</v-btn></header>
+        <search class="shelf__find">
+            <v-text-field v-model="wanted.words" class="shelf__words" label="Find" placeholder="a name, a food, a tag, or a dog it is cleared for" clearable autocomplete="off" type="search" @click:clear="wanted.words = ''" />
+            <v-select v-model="wanted.dogs" class="shelf__dogs" label="Cleared for" :items="kitchen.dogs" multiple chips clearable />
+            <TogglePill :on="wanted.favourites" @click="wanted.favourites = !wanted.favourites">Favourites</TogglePill>
+            <div v-if="tags.length > 0" class="shelf__tags" role="group" aria-label="Tags"><TogglePill v-for="tag in tags" :key="tag" size="small" :on="wanted.tags.includes(tag)" @click="wanted.tags = wanted.tags.includes(tag) ? wanted.tags.filter((one) => one !== tag) : [...wanted.tags, tag]">{{ tag }}</TogglePill></div>
+        </search>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <p v-if="kitchen.recipes.length === 0">Nothing on the shelf yet. Type or paste a recipe on the bench and keep it.</p>
+        <p class="hint" role="status">
+            <template v-if="kitchen.recipes.length === 0">Nothing on the shelf yet. Type or paste a recipe on the bench and keep it.</template>
+            <template v-else-if="isLookedFor">{{ shown.length }} of {{ kitchen.recipes.length }}<template v-if="unjudged > 0">; {{ unjudged }} not checked yet for the dogs as they are today</template></template>
+            <template v-else-if="compared.length === 1">Choose a second recipe to compare with {{ compared[0]?.title }}.</template>
+        </p>
         <CompareVersions v-if="compared.length === 2" :one="compared[0]!" :two="compared[1]!" @close="compared = []" />
-        <p v-else-if="compared.length === 1" class="hint" role="status">Choose a second recipe to compare with {{ compared[0]?.title }}.</p>
-        <ul class="slips">
-            <li v-for="root in roots" :key="root.id" class="slip">
-                <button type="button" class="slip__open" @click="take(root)">
-                    <span class="slip__title">{{ root.title }}<small v-if="root.promoted"> · ours</small></span>
-                    <span class="slip__text">{{ root.text.split('\n').filter((line) => line.trim() !== '').slice(0, 4).join(' · ') }}</span>
-                </button>
-                <FamilyTree v-if="familyOf(root).length > 1" :root="root" :family="familyOf(root)" @take="take" @promote="promote" @compare="compare" @change="change" @leave="leaving = $event" />
-                <p class="slip__acts"><v-btn size="small" :aria-label="`Compare ${root.title}`" :aria-pressed="compared.some((one) => one.id === root.id)" @click="compare(root)">Compare</v-btn><v-btn size="small" :aria-label="`Take ${root.title} off the shelf`" @click="leaving = root">Take off</v-btn></p>
-            </li>
-        </ul>
-        <v-dialog :model-value="leaving !== null" max-width="440" aria-labelledby="leave-title" @update:model-value="leaving = null">
-            <div class="paper">
-                <h2 id="leave-title">Take it off the shelf?</h2>
-                <p>{{ leaving?.title }} will be gone for good. If it lies on the bench, the sheet stays there.</p>
-                <p class="paper__ends"><v-btn @click="leaving = null">Leave it</v-btn><v-btn variant="outlined" color="error" @click="remove">Take it off</v-btn></p>
-            </div>
+        <v-virtual-scroll v-if="rows.length > 0" :items="rows" renderless :item-height="190">
+            <template #default="{ item, itemRef }">
+                <div :ref="itemRef" class="shelf__board" :style="{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }">
+                    <SlipCard v-for="slip in item" :key="slip.id" :slip="slip" :compared="compared.some((one) => one.id === slip.id)" :versions="familyOf(slip).length - 1" :open="opened === slip.id" @take="take(slip)" @favourite="change(slip, { favourite: !slip.favourite })" @act="act(slip, $event)" @tag="wanted.tags = [$event]" @family="opened = opened === slip.id ? null : slip.id" @unjudged="verdicts.want(slip.id)">
+                        <FamilyTree v-if="opened === slip.id" :root="slip" :family="familyOf(slip)" @take="take" @act="act" />
+                    </SlipCard>
+                </div>
+            </template>
+        </v-virtual-scroll>
+        <input ref="file" type="file" accept="image/*" hidden @change="photograph(($event.target as HTMLInputElement).files?.[0]); ($event.target as HTMLInputElement).value = ''" />
+        <v-dialog :model-value="editing !== null" max-width="520" aria-labelledby="edit-title" @update:model-value="editing = null">
+            <form v-if="editing !== null" class="paper" @submit.prevent="keepEdited">
+                <h2 id="edit-title">{{ editing.slip.title }}</h2>
+                <template v-if="editing.what === 'rename'"><v-text-field v-model="editing.title" label="Name" maxlength="200" autofocus /><v-textarea v-model="editing.notes" label="Notes" maxlength="5000" /></template>
+                <PickMany v-else v-model="editing.tags" label="Tags" :items="tags.map((tag) => ({ id: tag, name: tag }))" hint="Enter or a comma ends each" own />
+                <p class="paper__ends"><v-btn @click="editing = null">Leave it</v-btn><v-btn type="submit" variant="flat" color="primary" :disabled="editing.title.trim() === ''">Keep</v-btn></p>
+            </form>
         </v-dialog>
     </div>
 </template>

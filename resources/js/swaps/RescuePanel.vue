@@ -10,6 +10,7 @@ import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import { figure, pieces } from '../ui/format'
 import PieceDots from '../ui/PieceDots.vue'
+import TogglePill from '../ui/TogglePill.vue'
 
 /**
  * The whole recipe rescued: up to three ways to keep the treat and lose the trouble, and goals beyond. What each would change stands struck
@@ -119,7 +120,7 @@ function leave(): void {
         <p v-if="working" role="status">Working it out…</p>
         <p v-if="plan !== null && plan.why !== null" class="problem" role="status">{{ plan.why }}</p>
         <template v-if="plan !== null && chosen !== null">
-            <div class="rescue__ways" role="group" aria-label="Ways to do it"><button v-for="(one, number) in plan.rescues" :key="one.recipeText" type="button" class="way" :aria-pressed="at === number" @click="at = number">{{ one.says }}</button></div>
+            <div class="rescue__ways" role="group" aria-label="Ways to do it"><TogglePill v-for="(one, number) in plan.rescues" :key="one.recipeText" class="way" :on="at === number" @click="at = number">{{ one.says }}</TogglePill></div>
             <p class="paper__ends"><v-btn @click="leave">Leave it as it is</v-btn><v-btn v-if="changes" variant="flat" color="primary" @click="take">Take these changes</v-btn></p>
             <p v-if="served !== ''">{{ served }}</p>
             <ol v-if="chosen.changes.length > 0" class="rescue__changes" aria-label="What changes, and why"><li v-for="one in chosen.changes" :key="one.line + (one.to ?? '')"><del v-if="one.action !== 'add'">{{ one.line }}</del> <ins>{{ one.to ?? 'left out' }}</ins><small>{{ one.reason }}</small></li></ol>
@@ -131,10 +132,10 @@ function leave(): void {
         </template>
         <div class="rescue__goals" role="group" aria-label="And make it">
             <span class="hint">And make it</span>
-            <button v-for="[id, name] in PLAIN" :key="id" type="button" class="job" :aria-pressed="goals.includes(id)" @click="toggle(id)">{{ name }}</button>
-            <button v-for="dog in kitchen.atTable.filter((one) => one.newIngredients.length > 0)" :key="dog.id" type="button" class="job" :aria-pressed="goals.includes(`nothing-new:${dog.id}`)" @click="toggle(`nothing-new:${dog.id}`)">nothing new for {{ dog.name }}</button>
-            <button v-if="kitchen.atTable.some((one) => one.allowList !== null)" type="button" class="job" :aria-pressed="goals.includes('allow-list')" @click="toggle('allow-list')">from the allow-list only</button>
-            <details class="rescue__more"><summary>more wishes</summary><button v-for="[id, name] in MORE" :key="id" type="button" class="job" :aria-pressed="goals.includes(id)" @click="toggle(id)">{{ name }}</button></details>
+            <TogglePill v-for="[id, name] in PLAIN" :key="id" :on="goals.includes(id)" @click="toggle(id)">{{ name }}</TogglePill>
+            <TogglePill v-for="dog in kitchen.atTable.filter((one) => one.newIngredients.length > 0)" :key="dog.id" :on="goals.includes(`nothing-new:${dog.id}`)" @click="toggle(`nothing-new:${dog.id}`)">nothing new for {{ dog.name }}</TogglePill>
+            <TogglePill v-if="kitchen.atTable.some((one) => one.allowList !== null)" :on="goals.includes('allow-list')" @click="toggle('allow-list')">from the allow-list only</TogglePill>
+            <details class="rescue__more"><summary>more wishes</summary><TogglePill v-for="[id, name] in MORE" :key="id" :on="goals.includes(id)" @click="toggle(id)">{{ name }}</TogglePill></details>
             <NumberField label="% fewer kcal a piece" :value="fewer" :above="0" :most="90" @meant="fewer = $event" />
         </div>
         <p v-if="chosen === null" class="paper__ends"><v-btn @click="leave">Close</v-btn></p>

@@ -6,6 +6,7 @@ import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, pieces } from '../ui/format'
+import TogglePill from '../ui/TogglePill.vue'
 
 /** What may stand in for one line, beside it. The old line stays until the person takes one. */
 const props = defineProps<{ index: number, text: string }>()
@@ -90,7 +91,7 @@ function change(before: number, after: number): string {
     <section class="swaps" :aria-label="`What may stand in for ${text.trim()}`" @keydown="onKey">
         <header class="swaps__head"><h4>What may stand in</h4><v-btn @click="emit('close')">Close</v-btn></header>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <div v-if="answer !== null" class="swaps__jobs" role="group" aria-label="What this line does in the dough"><span class="hint">Its job here:</span><button v-for="job in JOBS" :key="job" type="button" class="job" :aria-pressed="jobs.includes(job)" @click="toggle(job)">{{ job }}</button></div>
+        <div v-if="answer !== null" class="swaps__jobs" role="group" aria-label="What this line does in the dough"><span class="hint">Its job here:</span><TogglePill v-for="job in JOBS" :key="job" :on="jobs.includes(job)" @click="toggle(job)">{{ job }}</TogglePill></div>
         <p v-if="answer !== null && answer.candidates.length === 0" role="status">Nothing known does that job. Name another job, or leave the line out yourself.</p>
         <ol ref="list" class="swaps__list">
             <li v-for="(one, number) in answer?.candidates ?? []" :key="one.action + one.texts.join()" class="swap" :class="{ 'swap--at': number === at }">
@@ -111,7 +112,7 @@ function change(before: number, after: number): string {
                 <p v-if="one.labels.length > 0" class="hint">Read its label: {{ one.labels.join(' ') }}</p>
                 <p v-if="one.newTo.length > 0" class="hint">New to {{ one.newTo.join(', ') }}.</p>
                 <p v-if="one.notFor.length > 0" class="swap__not">Not for {{ one.notFor.join(', ') }}.</p>
-                <p v-if="one.swap !== null" class="swap__rate"><span class="hint">In this kitchen it</span><button type="button" class="job" :aria-pressed="rated(one) === 'good'" @click="rate(one, 'good')">worked</button><button type="button" class="job" :aria-pressed="rated(one) === 'bad'" @click="rate(one, 'bad')">failed</button></p>
+                <p v-if="one.swap !== null" class="swap__rate"><span class="hint">In this kitchen it</span><TogglePill :on="rated(one) === 'good'" @click="rate(one, 'good')">worked</TogglePill><TogglePill :on="rated(one) === 'bad'" @click="rate(one, 'bad')">failed</TogglePill></p>
             </li>
         </ol>
     </section>

@@ -18,6 +18,8 @@ const thing = ref('')
 
 const KINDS: Record<Rule['kind'], string> = { food: 'about a food', dose: 'about a dose', condition: 'about a condition', allergy: 'about an allergy', dog: 'about a dog', reading: 'about what was read', label: 'about a label' }
 const MOST_SHOWN = 60
+/** As many as one question takes. */
+const MOST_DOGS = 50
 
 onMounted(async () => {
     try {
@@ -43,7 +45,7 @@ const { answer, problem: refusal, late } = useAsked<FormulateAnswer>({
         const amountIsSaid = /^\d|½|¼|¾|^an? /.test(text)
         const recipe = { text: amountIsSaid ? text : `100 g ${text}` }
 
-        return api.formulate({ recipe, dogs: kitchen.dogs.map((dog) => dog.id), explain: true }, signal)
+        return api.formulate({ recipe, dogs: kitchen.dogs.slice(0, MOST_DOGS).map((dog) => dog.id), explain: true }, signal)
     },
 })
 
@@ -53,12 +55,12 @@ const perDog = computed(() => kitchen.dogs.map((dog) => ({ dog, findings: told((
 </script>
 
 <template>
-    <div class="place">
-        <header class="place__head"><h1>Rule book</h1><p v-if="book !== null" class="hint">{{ book.rules.length }} rules, version {{ book.version }}</p></header>
+    <div>
+        <p v-if="book !== null" class="hint">{{ book.rules.length }} rules, version {{ book.version }}</p>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <section class="single" aria-labelledby="single-title">
             <h2 id="single-title">Check a single thing</h2>
-            <label class="plain"><span>Any food, as you would write it</span><input v-model="thing" placeholder="parsnip, or 2 tbsp peanut butter" maxlength="200" /></label>
+            <v-text-field v-model="thing" label="Any food, as you would write it" placeholder="parsnip, or 2 tbsp peanut butter" maxlength="200" autocomplete="off" />
             <p v-if="refusal !== null" class="problem" role="alert">{{ refusal }}</p>
             <div v-if="line !== null" class="single__answer" :class="{ 'said-before': late }" role="status">
                 <p v-if="late">Not checked yet.</p>
@@ -77,8 +79,8 @@ const perDog = computed(() => kitchen.dogs.map((dog) => ({ dog, findings: told((
         <section aria-labelledby="rules-title">
             <h2 id="rules-title">What it judges by</h2>
             <div class="fields">
-                <label class="plain rules__search"><span>Search</span><input v-model="search" placeholder="raisin, heart, sodium…" /></label>
-                <label class="plain"><span>Level</span><select v-model="level"><option value="">all</option><option v-for="(given, key) in LEVELS" :key="key" :value="key">{{ given.word }}</option></select></label>
+                <v-text-field v-model="search" class="field--long rules__search" label="Search" placeholder="raisin, heart, sodium…" autocomplete="off" />
+                <v-select v-model="level" class="field--short" label="Level" :items="[{ id: '', name: 'all' }, ...Object.entries(LEVELS).map(([id, given]) => ({ id, name: given.word }))]" />
             </div>
             <p role="status" class="hint">{{ found.length }} rules<template v-if="found.length > MOST_SHOWN">, the first {{ MOST_SHOWN }} shown</template></p>
             <ol class="rule-list">

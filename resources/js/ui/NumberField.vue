@@ -1,19 +1,18 @@
 <script setup lang="ts">
-import { computed, ref, useId, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { readNumber, type NumberRules } from './number'
 
 /**
  * A number that is typed and then meant: it is handed on when the field is left or Enter is pressed (with `live` at every key that makes
  * a number), and what is being typed is never overwritten. What cannot be meant is refused in words and stays where it was typed.
  */
-const props = withDefaults(defineProps<NumberRules & { label: string, value: number | null, placeholder?: string, short?: boolean, live?: boolean, disabled?: boolean, problem?: string | null }>(), {
-    placeholder: '', short: true, live: false, whole: false, problem: null,
+const props = withDefaults(defineProps<NumberRules & { label: string, value: number | null, placeholder?: string, short?: boolean, live?: boolean, disabled?: boolean, problem?: string | null, unit?: string }>(), {
+    placeholder: '', short: true, live: false, whole: false, problem: null, unit: '',
 })
 const emit = defineEmits<{ meant: [value: number | null] }>()
-const id = useId()
 
 const shown = (value: number | null): string => value === null ? '' : String(Math.round(value * 1000) / 1000)
-const text = ref(shown(props.value))
+const text = ref<string | null>(shown(props.value))
 const typing = ref(false)
 const refused = ref<string | null>(null)
 const told = computed(() => refused.value ?? props.problem)
@@ -23,7 +22,7 @@ watch(() => props.value, (value) => {
 })
 
 function read(): void {
-    const { value, problem } = readNumber(text.value, props)
+    const { value, problem } = readNumber(text.value ?? '', props)
     refused.value = problem
     if (problem === null) emit('meant', value)
 }
@@ -41,8 +40,8 @@ function done(): void {
 </script>
 
 <template>
-    <label class="plain" :class="{ 'plain--short': short }"><span>{{ label }}</span>
-        <input v-model="text" inputmode="decimal" autocomplete="off" :placeholder="placeholder" :disabled="disabled" :aria-invalid="told !== null" :data-refused="refused === null ? undefined : true" :aria-describedby="told === null ? undefined : id" @input="typed" @change="done" @keydown.enter.prevent="done" @blur="done" />
-        <em v-if="told !== null" :id="id" class="field-error" role="alert">{{ told }}</em>
-    </label>
+    <v-text-field
+        v-model="text" :label="label" inputmode="decimal" autocomplete="off" :placeholder="placeholder" :disabled="disabled" :suffix="unit === '' ? undefined : unit" :class="short ? 'field--short' : 'field--long'"
+        :error-messages="told === null ? [] : [told]" :data-refused="refused === null ? undefined : true" @update:model-value="typed" @change="done" @keydown.enter="done" @blur="done"
+    />
 </template>

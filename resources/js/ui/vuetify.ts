@@ -2,13 +2,26 @@ import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import { nonce } from './nonce'
 
+/** Which light was chosen on this device; the system's own where none was. */
+export const LIGHT = 'mildbowl.theme'
 
-/** Oat paper by day, a dim kitchen by night; the same words in both. */
+function lightChosen(): string | null {
+    try {
+        return localStorage.getItem(LIGHT)
+    } catch {
+        return null
+    }
+}
+
+/** A field is a strip of paper with its name on it, always in sight. */
+const field = { variant: 'filled', density: 'comfortable', hideDetails: 'auto', active: true, persistentPlaceholder: true } as const
+
+/** Oat paper by day, a dim kitchen by night; the same words in both. How every part of the library looks stands here and in styles.css. */
 export const vuetify = createVuetify({
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
     theme: {
         cspNonce: nonce,
-        defaultTheme: localStorage.getItem('mildbowl.theme') ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day'),
+        defaultTheme: lightChosen() ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day'),
         themes: {
             day: {
                 dark: false,
@@ -21,9 +34,21 @@ export const vuetify = createVuetify({
         },
     },
     defaults: {
-        VBtn: { variant: 'text', rounded: 'lg', height: 44 },
-        VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
-        VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
-        VAutocomplete: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
+        VBtn: { variant: 'text', rounded: 'lg', height: 44, ripple: false },
+        VTextField: field,
+        VSelect: { ...field, itemTitle: 'name', itemValue: 'id', menuProps: { contentClass: 'slip-menu' } },
+        VAutocomplete: { ...field, menuProps: { contentClass: 'slip-menu' } },
+        VCombobox: { ...field, menuProps: { contentClass: 'slip-menu' } },
+        VTextarea: { ...field, autoGrow: true, rows: 2 },
+        VFileInput: field,
+        VBtnToggle: { variant: 'outlined', divided: true, rounded: 'lg', color: 'primary' },
+        VChip: { rounded: 'lg', size: 'default' },
+        VDialog: { scrollable: true },
+        VTooltip: { openDelay: 400 },
+        VTabs: { color: 'secondary', sliderColor: 'secondary', height: 48 },
+        VSlider: { color: 'primary', hideDetails: true, thumbSize: 24 },
+        VSnackbar: { color: 'surface', rounded: 'lg' },
+        VExpansionPanels: { variant: 'accordion', elevation: 0 },
+        VMenu: { contentClass: 'slip-menu' },
     },
 })

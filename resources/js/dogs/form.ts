@@ -1,0 +1,79 @@
+import type { DogFields } from '../api/client'
+import type { Dog } from '../api/types.generated'
+import { readAge, writtenAge } from '../ui/age'
+import { writtenDate, type DateOrder } from '../ui/dates'
+
+/** A dog as it is filled in. */
+export interface DogForm {
+    name: string
+    weight: string
+    weightUnit: 'kg' | 'lb'
+    /** as it is said: "5 months", or the day of birth */
+    age: string
+    grown: string
+    breed: string | null
+    sex: Dog['sex']
+    neutered: 'yes' | 'no' | 'unknown'
+    bodyCondition: number | null
+    activity: Dog['activity']
+    stage: Dog['stage']
+    teeth: Dog['teeth']
+    eating: Dog['eating']
+    food: number | null
+    meals: number | null
+    budget: number | null
+    allergies: string[]
+    only: string[]
+    newTo: string[]
+    dislikes: string[]
+    conditions: Dog['conditions']
+    medicines: Dog['medicines']
+}
+
+const KG_A_POUND = 0.45359237
+
+function weightIn(kg: number | null, unit: 'kg' | 'lb'): string {
+    return kg === null ? '' : String(Number((unit === 'lb' ? kg / KG_A_POUND : kg).toFixed(unit === 'lb' ? 1 : 2)))
+}
+
+export function formOf(dog: Dog | null, unit: 'kg' | 'lb', order: DateOrder): DogForm {
+    return {
+        name: dog?.name ?? '', weight: dog?.weightSaid ?? weightIn(dog?.weightKg ?? null, unit), weightUnit: unit, age: dog?.bornOn != null ? writtenDate(dog.bornOn, order) : writtenAge(dog?.ageMonths ?? null), grown: weightIn(dog?.expectedAdultWeightKg ?? null, unit),
+        breed: dog?.breed ?? null, sex: dog?.sex ?? null, neutered: dog?.neutered == null ? 'unknown' : dog.neutered ? 'yes' : 'no', bodyCondition: dog?.bodyCondition ?? null, activity: dog?.activity ?? 'normal', stage: dog?.stage ?? null,
+        teeth: dog?.teeth ?? 'full', eating: dog?.eating ?? 'normal', food: dog?.foodKcalPer100g ?? null, meals: dog?.meals ?? null, budget: dog?.budgetPercent ?? null,
+        allergies: [...dog?.allergies ?? []], only: [...dog?.allowList ?? []], newTo: [...dog?.newIngredients ?? []], dislikes: [...dog?.dislikes ?? []], conditions: [...dog?.conditions ?? []], medicines: [...dog?.medicines ?? []],
+    }
+}
+
+/** A bare number is in the unit beside it; words carry their own. */
+function said(weight: string, unit: 'kg' | 'lb'): string | null {
+    const plain = weight.trim()
+    if (plain === '') return null
+
+    return /^[\d.,½¼¾\s/–-]+$/.test(plain) || /^[\d.,]+ to [\d.,]+$/.test(plain) ? `${plain} ${unit}` : plain
+}
+
+/** What of a form differs from how it was opened, as the kitchen takes it; with what cannot be meant. */
+export function fieldsOf(form: DogForm, base: DogForm, order: DateOrder): { fields: DogFields, problems: Record<string, string> } {
+    const changed = (key: keyof DogForm): boolean => JSON.stringify(form[key]) !== JSON.stringify(base[key])
+    const fields: DogFields = {}
+    const problems: Record<string, string> = {}
+    if (changed('name')) fields.name = form.name.trim()
+    if (changed('weight') || (changed('weightUnit') && form.weight !== '')) fields.weight = said(form.weight, form.weightUnit)
+    if (changed('grown') || (changed('weightUnit') && form.grown !== '')) fields.expectedAdultWeight = said(form.grown, form.weightUnit)
+    if (changed('age')) {
+        const { ageMonths, bornOn, problem } = readAge(form.age, order)
+        if (problem !== null) problems['age'] = problem
+        else if (bornOn !== null) fields.bornOn = bornOn
+        else fields.ageMonths = ageMonths
+    }
+    if (changed('breed')) fields.breed = form.breed === null || form.breed.trim() === '' ? null : form.breed.trim()
+    if (changed('neutered')) fields.neutered = form.neutered === 'unknown' ? null : form.neutered === 'yes'
+    if (changed('food')) fields.foodKcalPer100g = form.food
+    if (changed('budget')) fields.budgetPercent = form.budget
+    if (changed('only')) fields.allowList = form.only.length === 0 ? null : form.only
+    if (changed('newTo')) fields.newIngredients = form.newTo
+    for (const key of ['sex', 'bodyCondition', 'activity', 'stage', 'teeth', 'eating', 'meals', 'allergies', 'dislikes', 'conditions', 'medicines'] as const) if (changed(key)) Object.assign(fields, { [key]: form[key] })
+
+    return { fields, problems }
+}
