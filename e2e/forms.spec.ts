@@ -39,7 +39,7 @@ async function fillDog(page: Page, dog: DogFields): Promise<void> {
     await openAll(page)
     for (const [label, value] of Object.entries(dog.text)) await page.getByLabel(label, { exact: true }).fill(value)
     for (const [label, value] of Object.entries(dog.select)) await choose(page, label, value)
-    await page.locator('.body').nth(dog.body - 1).getByRole('radio').check()
+    await page.locator('.body').nth(dog.body - 1).click()
     for (const [label, names] of [...Object.entries(dog.many), ...Object.entries(dog.own)]) {
         for (let left = await field(page, label).locator('.v-chip__close').count(); left > 0; left--) await field(page, label).locator('.v-chip__close').first().click()
         if (label in dog.many) await pick(page, label, ...names)

@@ -63,8 +63,7 @@ test('a label is read for the dogs of the kitchen, and says so when it is not re
 
 test('a price and a swap are kept though the names of foods come late', async ({ page }) => {
     const letGo = await held(page, /\/api\/(kitchen|choices)$/)
-    await page.goto('/cupboard/labels')
-    await page.getByRole('button', { name: 'Prices', exact: true }).click()
+    await page.goto('/cupboard/prices')
     await page.getByLabel('Food', { exact: true }).fill('oat flour')
     await page.getByLabel('pack, g').fill('1000')
     await page.getByLabel('price', { exact: true }).fill('4')
@@ -81,19 +80,18 @@ test('a price and a swap are kept though the names of foods come late', async ({
 })
 
 test('a food of our own has a price and stands in for another', async ({ page }) => {
-    await page.goto('/cupboard/labels')
-    await page.getByRole('button', { name: 'Own foods and words' }).click()
+    await page.goto('/cupboard/foods')
     await page.getByLabel('Name', { exact: true }).fill("Lock's Best Meal")
     await page.getByLabel('kcal', { exact: false }).first().fill('340')
     await page.getByRole('button', { name: 'Keep this food' }).click()
     await expect(page.getByText("Lock's Best Meal").first()).toBeVisible()
-    await page.getByRole('button', { name: 'Prices', exact: true }).click()
+    await page.getByRole('link', { name: 'Prices', exact: true }).click()
     await page.getByLabel('Food', { exact: true }).fill("lock's best meal")
     await page.getByLabel('pack, g').fill('500')
     await page.getByLabel('price', { exact: true }).fill('3')
     await page.getByRole('button', { name: 'Keep this price' }).click()
     await expect(page.getByText("Lock's Best Meal: 3.00 for 500 g")).toBeVisible()
-    await page.getByRole('button', { name: 'Swaps', exact: true }).click()
+    await page.getByRole('link', { name: 'Swaps', exact: true }).click()
     await page.getByLabel('In place of').fill('oat flour')
     await page.getByLabel('take', { exact: true }).fill("Lock's Best Meal")
     await page.getByRole('button', { name: 'Keep this swap' }).click()

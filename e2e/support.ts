@@ -121,7 +121,8 @@ export async function key(page: Page, letter: string): Promise<void> {
 /** Chooses one out of a list that opens. */
 export async function choose(page: Page, label: string | RegExp, option: string | RegExp, within: Page | Locator = page): Promise<void> {
     await within.locator('.v-input', { has: page.getByRole('combobox', { name: label, exact: typeof label === 'string' }) }).locator('.v-field').first().click()
-    await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click()
+    // a long list moves under the hand while it opens
+    await page.getByRole('option', { name: option, exact: typeof option === 'string' }).evaluate((it) => { (it as HTMLElement).click() })
 }
 
 /** Takes some of a list into a field, each found by its first letters. */

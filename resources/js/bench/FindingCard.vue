@@ -69,12 +69,12 @@ async function turn(): Promise<void> {
         <p v-if="told.finding.emergency" class="card__emergency">If a dog has eaten it: call a vet or an animal poison line at once. Do not wait for signs.</p>
         <p v-if="told.finding.source !== ''" class="card__source">Known from: {{ told.finding.source }}</p>
         <p v-for="word in lasting" :key="word.id" class="card__word">{{ isLabel ? 'Read' : 'The vet agreed' }}<template v-if="word.saidAt !== ''">: {{ word.saidBy }}, {{ written(word.saidAt.slice(0, 10)) }}</template><template v-if="word.holdsUntil !== null">; holds until {{ written(word.holdsUntil) }}</template>.</p>
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+        <!-- one button for saying it and taking it back: the focus stays on it -->
+        <v-btn v-if="plain !== true && (told.finding.level === 'ask-vet' || told.finding.level === 'check-label')" variant="outlined" @click="turn">{{ words }}</v-btn>
         <div v-if="plain !== true && told.finding.confirmed !== true && (told.finding.level === 'ask-vet' || isLabel)" class="card__says fields">
             <v-combobox v-if="isLabel && line !== null && bound === null" v-model="jar" class="field--long" label="Which jar" :items="kitchen.products.map((one) => one.name)" placeholder="its name, to be asked once only" />
             <DateField v-if="told.finding.level === 'ask-vet'" label="Holds until" :value="until" @meant="until = $event" />
         </div>
-        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <!-- one button for saying it and taking it back: the focus stays on it -->
-        <v-btn v-if="plain !== true && (told.finding.level === 'ask-vet' || told.finding.level === 'check-label')" variant="outlined" @click="turn">{{ words }}</v-btn>
     </section>
 </template>

@@ -53,6 +53,16 @@ const mind = computed<string[]>({
     set: (chosen) => { for (const kind of KINDS) Object.assign(form, { [kind]: chosen.filter((one) => one.startsWith(`${kind} `)).map((one) => one.slice(kind.length + 1)) }) },
 })
 
+const namesOf = (ids: string[], names: { id: string, name: string }[] | undefined): string => ids.map((one) => names?.find((other) => other.id === one)?.name ?? one).join(', ')
+/** What is known already, beside the name of each part: nothing has to be opened to see it. */
+const said = computed(() => ({
+    more: [form.breed, form.sex, form.activity === 'normal' ? '' : form.activity.replace('-', ', '), form.grown === '' ? '' : `grown ${form.grown}`].filter(Boolean).join(' · '),
+    body: form.bodyCondition === null ? '' : `${form.bodyCondition} of 9`,
+    eating: [form.teeth === 'few' ? 'few teeth' : form.teeth === 'none' ? 'no teeth' : '', form.eating === 'gulps' ? 'gulps' : '', form.meals === null ? '' : `${form.meals} meals`].filter(Boolean).join(' · '),
+    reacts: [namesOf(form.allergies, kitchen.choices?.allergens), form.only.length === 0 ? '' : `only ${namesOf(form.only, kitchen.foodsByName)}`].filter(Boolean).join(' · '),
+    health: [namesOf(form.conditions, kitchen.choices?.conditions), namesOf(form.medicines, kitchen.choices?.medicines)].filter(Boolean).join(' · '),
+}))
+
 async function keep(fields: DogFields | null = null): Promise<void> {
     errors.value = {}
     problem.value = null
@@ -99,7 +109,7 @@ function problemOf(...keys: string[]): string[] {
 </script>
 
 <template>
-    <form class="dog-form" novalidate @keydown.enter="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
+    <form class="dog-form" novalidate @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
         <p v-if="back" class="hint" role="status">What you wrote here before is back. <button type="button" class="link" @click="anew">Begin anew</button></p>
         <fieldset>
             <legend>{{ dog === null ? 'Four things to begin with' : 'Who' }}</legend>
@@ -113,7 +123,8 @@ function problemOf(...keys: string[]): string[] {
             <p v-if="dog === null" class="hint">The rest is asked when it matters. What is not known is taken at the end that protects the dog.</p>
         </fieldset>
         <v-expansion-panels multiple class="dog-form__more">
-            <v-expansion-panel title="More about it: breed, sex, activity, grown weight">
+            <v-expansion-panel>
+                <v-expansion-panel-title>More about it: breed, sex, activity, grown weight <small>{{ said.more }}</small></v-expansion-panel-title>
                 <v-expansion-panel-text>
                     <div class="fields">
                         <v-combobox v-model="form.breed" class="field--long" label="Breed, as far as known" :items="kitchen.choices?.breeds ?? []" maxlength="80" :error-messages="problemOf('breed')" />
@@ -125,14 +136,16 @@ function problemOf(...keys: string[]): string[] {
                     </div>
                 </v-expansion-panel-text>
             </v-expansion-panel>
-            <v-expansion-panel title="Body condition: which is it, seen from above?">
+            <v-expansion-panel>
+                <v-expansion-panel-title>Body condition: which is it, seen from above? <small>{{ said.body }}</small></v-expansion-panel-title>
                 <v-expansion-panel-text>
                     <v-radio-group v-model="form.bodyCondition" class="bodies" aria-label="Body condition" hide-details>
                         <v-radio v-for="score in 9" :key="score" :value="score" class="body" :class="{ 'body--chosen': form.bodyCondition === score }"><template #label><BodyShape :score="score" /><strong>{{ score }}</strong> {{ BODY[score - 1] }}</template></v-radio>
                     </v-radio-group>
                 </v-expansion-panel-text>
             </v-expansion-panel>
-            <v-expansion-panel title="Eating: teeth, meals, its own food, what it leaves">
+            <v-expansion-panel>
+                <v-expansion-panel-title>Eating: teeth, meals, its own food, what it leaves <small>{{ said.eating }}</small></v-expansion-panel-title>
                 <v-expansion-panel-text>
                     <div class="fields">
                         <v-select v-model="form.teeth" class="field--short" label="Teeth" :items="TEETH" />
@@ -144,14 +157,16 @@ function problemOf(...keys: string[]): string[] {
                     <PickMany v-model="form.dislikes" label="Leaves in the bowl" :items="[]" hint="Say raw or baked where it matters; Enter or a comma ends each" own :problem="problemOf('dislikes')[0] ?? null" />
                 </v-expansion-panel-text>
             </v-expansion-panel>
-            <v-expansion-panel title="Reacts to, may have only, new to it" :value="'reacts'">
+            <v-expansion-panel>
+                <v-expansion-panel-title>Reacts to, may have only, new to it <small>{{ said.reacts }}</small></v-expansion-panel-title>
                 <v-expansion-panel-text>
                     <PickMany v-model="form.allergies" label="Reacts to" :items="kitchen.choices?.allergens ?? []" :problem="problemOf('allergies')[0] ?? null" />
                     <PickMany v-model="form.only" label="May have only these" :items="kitchen.foodsByName" hint="Empty: anything" :problem="problemOf('allowList')[0] ?? null" />
                     <PickMany v-model="form.newTo" label="New to it" :items="kitchen.foodsByName" :problem="problemOf('newIngredients')[0] ?? null" />
                 </v-expansion-panel-text>
             </v-expansion-panel>
-            <v-expansion-panel title="Health: conditions a vet has named, what it takes or faces">
+            <v-expansion-panel>
+                <v-expansion-panel-title>Health: conditions a vet has named, what it takes or faces <small>{{ said.health }}</small></v-expansion-panel-title>
                 <v-expansion-panel-text>
                     <PickMany v-model="form.conditions" label="Conditions a vet has named" :items="kitchen.choices?.conditions ?? []" :problem="problemOf('conditions')[0] ?? null" />
                     <PickMany v-model="form.medicines" label="Takes or faces" :items="kitchen.choices?.medicines ?? []" :problem="problemOf('medicines')[0] ?? null" />

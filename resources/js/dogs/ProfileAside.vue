@@ -82,7 +82,7 @@ async function unweigh(id: string): Promise<void> {
             <GrowthCurve v-if="answer.growth !== null" :growth="answer.growth" :name="dog.name" />
             <div v-if="answer.assumed.length > 0" class="hint"><p>Taken for granted, at the end that protects it:</p><ul><li v-for="one in answer.assumed" :key="one">{{ one }}</li></ul></div>
         </template>
-        <form class="fields" @keydown.enter="goOn" @submit.prevent="refusedIn($event.currentTarget) || weigh()">
+        <form class="fields" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || weigh()">
             <NumberField :label="`Weighed, ${unit}`" :value="weighed.kg" :above="0" live @meant="weighed.kg = $event" />
             <DateField label="on" :value="weighed.on" :most="today" @meant="weighed.on = $event ?? today" />
             <v-btn type="submit" variant="tonal" :disabled="weighed.kg === null">Write it down</v-btn>

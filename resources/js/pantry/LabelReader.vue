@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { api } from '../api/client'
 import type { LabelAnswer } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS, told } from '../ui/levels'
+import { tell } from '../ui/notices'
 import { useAsked } from '../ui/useAsked'
 
 export interface LabelForm { id: string | null, name: string, number: string | null, ingredients: string }
@@ -16,8 +17,6 @@ const ingredients = defineModel<string>('ingredients', { required: true })
 const emit = defineEmits<{ anew: [] }>()
 const kitchen = useKitchen()
 const problem = ref<string | null>(null)
-const kept = ref('')
-watch([name, ingredients], () => { kept.value = '' })
 
 const { answer, problem: refusal, late } = useAsked<LabelAnswer>({
     of: [name, ingredients, () => kitchen.version],
@@ -44,7 +43,7 @@ async function keep(): Promise<void> {
     try {
         const product = await kitchen.all.products.keep(props.id, { name: name.value, number: props.number, ingredients: ingredients.value })
         emit('anew')
-        kept.value = kitchen.all.products.waits(product.id) ? 'It waits for the kitchen.' : isNew || product.readings.length < 2 ? `“${product.name}” is kept with today's date.` : `“${product.name}” is kept beside the older wording.`
+        tell(kitchen.all.products.waits(product.id) ? 'It waits for the kitchen.' : isNew || product.readings.length < 2 ? `“${product.name}” is kept with today's date.` : `“${product.name}” is kept beside the older wording.`)
     } catch (error) {
         problem.value = wordsOf(error)
     }
@@ -56,7 +55,6 @@ async function keep(): Promise<void> {
         <h2 id="reader-title">Read a label</h2>
         <v-text-field v-model="name" label="Name of the product" maxlength="120" placeholder="as you will write it in a recipe" autocomplete="off" />
         <v-textarea v-model="ingredients" label="Its list of ingredients, as printed" rows="4" maxlength="5000" placeholder="Roasted peanuts (95%), …" />
-        <p v-if="kept !== ''" role="status">{{ kept }}</p>
         <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <template v-if="answer !== null">
             <p class="verdict label-reader__verdict" :class="{ 'verdict--poison': answer.worst === 'never' && !late, 'verdict--stop': late || (answer.worst !== 'clear' && answer.worst !== 'never' && answer.worst !== 'caution') }" role="status"><strong>{{ late ? 'Not checked yet.' : words }}</strong></p>

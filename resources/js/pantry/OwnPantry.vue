@@ -32,13 +32,17 @@ async function keepFood(): Promise<void> {
     problem.value = null
     errors.value = {}
     const per100g = Object.fromEntries(FIGURES.map(([key]) => [key, form.figures[key] ?? null]).filter(([, value]) => value !== null))
+    const sent = JSON.parse(JSON.stringify(form)) as typeof form
     try {
-        await kitchen.all.foods.keep(null, {
+        const kept = {
             name: form.name, names: form.names.split(',').map((one) => one.trim()).filter((one) => one !== ''), groups: form.groups, gramsPerCup: form.cup, gramsEach: form.each,
             ingredients: form.ingredients.trim() === '' ? null : form.ingredients, ...(Object.keys(per100g).length === 0 ? {} : { per100g }),
-        })
+        }
+        // at once: what is typed next is not to be wiped when the answer comes
         anew()
+        await kitchen.all.foods.keep(null, kept)
     } catch (error) {
+        if (form.name === '') Object.assign(form, sent)
         problem.value = wordsOf(error)
         if (error instanceof KitchenProblem) errors.value = { [error.problem.path]: error.message }
     }
@@ -55,9 +59,10 @@ async function look(): Promise<void> {
 async function keepWord(ingredient: string): Promise<void> {
     problem.value = null
     try {
-        await kitchen.all.names.keep(null, { words: word.words, ingredient })
+        const { words } = word
         anotherWord()
         offers.value = []
+        await kitchen.all.names.keep(null, { words, ingredient })
     } catch (error) {
         problem.value = wordsOf(error)
     }
@@ -74,7 +79,7 @@ async function remove(kind: 'foods' | 'names', id: string, name: string): Promis
 
 <template>
     <div class="pantry__halves">
-        <form class="dog-form" @keydown.enter="goOn" @submit.prevent="refusedIn($event.currentTarget) || keepFood()">
+        <form class="dog-form" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || keepFood()">
             <h2>A food of your own</h2>
             <v-text-field v-model="form.name" label="Name" maxlength="80" autocomplete="off" :error-messages="errors['/name'] === undefined ? [] : [errors['/name']!]" />
             <v-text-field v-model="form.names" label="Other names, with commas between" maxlength="300" autocomplete="off" />
@@ -93,7 +98,7 @@ async function remove(kind: 'foods' | 'names', id: string, name: string): Promis
             <h2>Your words for foods</h2>
             <p class="hint">A word that was not understood on the bench, and what you said it means.</p>
             <ul class="products"><li v-for="one in kitchen.names" :key="one.id">“{{ one.words }}” is {{ kitchen.nameOf(one.ingredient) }} <v-btn @click="remove('names', one.id, one.words)">Forget it</v-btn></li></ul>
-            <form class="fields" @keydown.enter="goOn" @submit.prevent="look">
+            <form class="fields" @keydown.enter.capture="goOn" @submit.prevent="look">
                 <v-text-field v-model="word.words" class="field--long" label="Your word" maxlength="80" autocomplete="off" />
                 <v-text-field v-model="word.search" class="field--long" label="means" maxlength="80" placeholder="the food it is" autocomplete="off" />
                 <v-btn type="submit" variant="tonal" :disabled="word.words.trim() === ''">Look</v-btn>

@@ -18,11 +18,14 @@ const { anew } = useDraft('swap', form)
 
 async function keep(): Promise<void> {
     problem.value = null
+    const sent = { ...form }
     try {
-        const out = await kitchen.foodCalled(form.out ?? '')
-        await kitchen.all.swaps.keep(null, { out, in: await kitchen.foodCalled(form.into ?? ''), ratio: form.ratio ?? 1, note: form.note })
+        const kept = { out: await kitchen.foodCalled(form.out ?? ''), in: await kitchen.foodCalled(form.into ?? ''), ratio: form.ratio ?? 1, note: form.note }
+        // at once: what is typed next is not to be wiped when the answer comes
         anew()
+        await kitchen.all.swaps.keep(null, kept)
     } catch (error) {
+        if ((form.out ?? '') === '') Object.assign(form, sent)
         problem.value = wordsOf(error)
     }
 }
@@ -42,7 +45,7 @@ async function remove(id: string, name: string): Promise<void> {
         <ul class="products">
             <li v-for="one in kitchen.swaps" :key="one.id">{{ kitchen.nameOf(one.swap.in) }} for {{ kitchen.nameOf(one.swap.out) }}, {{ figure(one.swap.ratio ?? 1) }} g for a gram<template v-if="one.swap.rating">; {{ one.swap.rating === 'good' ? 'worked' : 'failed' }} here</template><template v-if="one.swap.note">: {{ one.swap.note }}</template> <v-btn @click="remove(one.id, `the swap for ${kitchen.nameOf(one.swap.out)}`)">Forget it</v-btn></li>
         </ul>
-        <form class="dog-form" @keydown.enter="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
+        <form class="dog-form" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <div class="fields">
                 <v-combobox v-model="form.out" class="field--long" label="In place of" :items="kitchen.foodsByName.map((one) => one.name)" />
                 <v-combobox v-model="form.into" class="field--long" label="take" :items="kitchen.foodsByName.map((one) => one.name)" />

@@ -20,11 +20,15 @@ async function keep(): Promise<void> {
         problem.value = 'The weight of the pack and its price should be numbers.'
         return
     }
+    const sent = { ...form }
     try {
-        await kitchen.all.prices.keep(null, { ingredient: await kitchen.foodCalled(form.food ?? ''), grams: form.grams, price: form.price })
+        const kept = { ingredient: await kitchen.foodCalled(form.food ?? ''), grams: form.grams, price: form.price }
+        // at once: what is typed next is not to be wiped when the answer comes
         anew()
         problem.value = null
+        await kitchen.all.prices.keep(null, kept)
     } catch (error) {
+        if ((form.food ?? '') === '') Object.assign(form, sent)
         problem.value = wordsOf(error)
     }
 }
@@ -42,7 +46,7 @@ async function remove(id: string, name: string): Promise<void> {
     <section aria-label="What things cost">
         <p class="hint">In your own money. What has a price is counted in the batch and in what may stand in; water is free.</p>
         <ul class="products"><li v-for="one in kitchen.prices" :key="one.id">{{ kitchen.nameOf(one.price.ingredient) }}: {{ one.price.price.toFixed(2) }} for {{ one.price.grams }} g <v-btn @click="remove(one.id, `the price of ${kitchen.nameOf(one.price.ingredient)}`)">Forget it</v-btn></li></ul>
-        <form class="fields" @keydown.enter="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
+        <form class="fields" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <v-combobox v-model="form.food" class="field--long" label="Food" :items="kitchen.foodsByName.map((one) => one.name)" />
             <NumberField label="pack, g" :value="form.grams" :above="0" of="low" live @meant="form.grams = $event" />
             <NumberField label="price" :value="form.price" of="high" live @meant="form.price = $event" />

@@ -91,7 +91,7 @@ function print(): void {
                 <p>Which dog?</p>
                 <div class="raid__dogs"><button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">{{ one.name }}<small>{{ units.weight(one) }}</small></button></div>
             </template>
-            <form v-else-if="answer === null" class="raid__form" @keydown.enter="goOn" @submit.prevent="refusedIn($event.currentTarget) || count()">
+            <form v-else-if="answer === null" class="raid__form" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || count()">
                 <SwitchRow v-model="kind" label="What it took" :items="[{ value: 'food', title: 'a food' }, { value: 'recipe', title: 'treats of mine' }, { value: 'product', title: 'a product' }]" />
                 <v-textarea v-if="kind === 'food'" v-model="food" label="What and how much, one a line" rows="2" placeholder="100 g dark chocolate" />
                 <template v-else-if="kind === 'recipe'">
