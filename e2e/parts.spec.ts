@@ -1,4 +1,4 @@
-import { choose, chosen, expect, expectAccessible, freshKitchen, openBench, ration, rewrite, row, seat, test, write } from './support'
+import { choose, chosen, expect, expectAccessible, freshKitchen, openBench, ration, rewrite, row, test, write } from './support'
 
 /** A recipe in parts: each with its line of figures, and each changed by one tap. */
 freshKitchen()

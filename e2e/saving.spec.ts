@@ -38,7 +38,7 @@ test('while the kitchen is away, writing, seating and forms go on and wait; figu
     // the verdict of the sheet without raisins stands nowhere
     await expect(page.getByText('Not checked yet.')).toBeVisible()
     await expect(page.getByText(/Nothing found that stops/)).toBeHidden()
-    await expect(page.getByText(/kitchen away/)).toBeVisible()
+    await expect(page.getByRole('button', { name: /kitchen away/ })).toBeVisible()
     await seat(page, 'Tuppence').click()
     await expect(seat(page, 'Tuppence')).toHaveAttribute('aria-pressed', 'true')
     // every place that was loaded can be reached, and its forms work
@@ -52,7 +52,7 @@ test('while the kitchen is away, writing, seating and forms go on and wait; figu
     await expect(page.getByRole('dialog')).toContainText('change Bosun: weight')
     await page.keyboard.press('Escape')
     await back(context)
-    await expect(page.getByText(/kitchen away/)).toBeHidden({ timeout: 20_000 })
+    await expect(page.getByRole('button', { name: /kitchen away/ })).toBeHidden({ timeout: 20_000 })
     await expect.poll(async () => (await kept(page, 'recipes', 'Away rounds'))?.text).toBe('2 cups oat flour\n1/4 cup raisins')
     const dogs = (await (await page.request.get('/api/dogs')).json()) as { name: string, weightKg: number, atTable: boolean }[]
     expect(dogs.find((one) => one.name === 'Bosun')?.weightKg).toBe(20)
@@ -68,7 +68,7 @@ test('what waits outlives the page, and is sent once by the next', async ({ page
     await page.getByLabel('Name', { exact: true }).fill('Kelso')
     await page.getByLabel('Weight', { exact: true }).fill('11')
     await page.getByRole('button', { name: 'Add to the kitchen' }).click()
-    await expect(page.getByText(/1 waits/)).toBeVisible()
+    await expect(page.getByRole('button', { name: /1 waits/ })).toBeVisible()
     await page.close()
     await back(context)
     const next = await context.newPage()
@@ -91,7 +91,7 @@ test('an answer that is lost on its way makes no second of anything', async ({ p
     await page.getByLabel('Its list of ingredients, as printed').fill('oats')
     await page.getByRole('button', { name: 'Keep as a product' }).click()
     await expect.poll(() => lost, { timeout: 15_000 }).toBeGreaterThan(1)
-    await expect(page.getByText(/kitchen away/)).toBeHidden({ timeout: 15_000 })
+    await expect(page.getByRole('button', { name: /kitchen away/ })).toBeHidden({ timeout: 15_000 })
     const all = (await (await page.request.get('/api/products')).json()) as Named[]
     expect(all.filter((one) => one.name === 'Once tub')).toHaveLength(1)
 })

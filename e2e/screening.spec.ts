@@ -23,7 +23,7 @@ test('a saved page is brought in, its doubts questioned, and laid on the bench',
 test('several recipes in one file become several sheets', async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'Bring in' }).click()
-    await page.getByLabel('Or choose a file').setInputFiles({ name: 'notes.md', mimeType: 'text/markdown', buffer: Buffer.from('# First bites\n## Ingredients\n- 1 cup oat flour\n\n# Second bites\n## Ingredients\n- 1 cup rice flour\n') })
+    await page.locator('input[type=file]').setInputFiles({ name: 'notes.md', mimeType: 'text/markdown', buffer: Buffer.from('# First bites\n## Ingredients\n- 1 cup oat flour\n\n# Second bites\n## Ingredients\n- 1 cup rice flour\n') })
     await expect(page.getByText('2 recipes were found.')).toBeVisible()
     await page.getByRole('button', { name: 'Keep all on the shelf' }).click()
     await page.getByRole('link', { name: 'Shelf', exact: true }).click()

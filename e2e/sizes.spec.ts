@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, expect, expectAccessible, freshKitchen, openBench, ration, row, test, words, write } from './support'
+import { choose, expect, expectAccessible, freshKitchen, openBench, part, ration, row, test, words, write } from './support'
 
 freshKitchen()
 
@@ -188,13 +188,19 @@ test('a dog\'s profile shows both schools, its meals and its growth', async ({ p
     await expect(profile.getByRole('img', { name: /17.8 kg/ })).toBeVisible()
     await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('17.8')
     await page.getByLabel('Weight', { exact: true }).fill('50 to 60 lb')
-    await page.getByLabel('Leaves in the bowl').fill('raw apple, celery')
+    await part(page, /^Eating/)
+    for (const food of ['raw apple', 'celery']) {
+        await page.getByRole('combobox', { name: 'Leaves in the bowl' }).fill(food)
+        await page.keyboard.press('Enter')
+    }
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
-    await page.waitForURL('**/bench')
+    await page.waitForURL('**/dogs')
     await page.goto('/dogs')
     await expect(page.getByRole('link', { name: /Biscay/ })).toContainText('22.68 kg')
     await page.getByRole('link', { name: /Biscay/ }).click()
     await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('50 to 60 lb')
-    await expect(page.getByLabel('Leaves in the bowl')).toHaveValue('raw apple, celery')
+    await part(page, /^Eating/)
+    await expect(page.locator('.v-chip', { hasText: 'raw apple' })).toBeVisible()
+    await expect(page.locator('.v-chip', { hasText: 'celery' })).toBeVisible()
     await expectAccessible(page)
 })

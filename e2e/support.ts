@@ -143,5 +143,7 @@ export async function part(page: Page, name: RegExp): Promise<void> {
 
 /** What stands chosen in a list. */
 export function chosen(page: Page | Locator, label: string): Locator {
-    return page.locator('.v-input', { has: page.getByRole('combobox', { name: label, exact: true }) }).locator('.v-select__selection, .v-autocomplete__selection, .v-combobox__selection')
+    const top = 'page' in page ? page.page() : page
+
+    return page.locator('.v-input', { has: top.getByRole('combobox', { name: label, exact: true }) }).locator('.v-select__selection, .v-autocomplete__selection, .v-combobox__selection')
 }

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useKitchen } from './kitchen/useKitchen'
 import { KEYS, lead, leading, led, pressed, type Key } from './ui/keys'
+import { useReturn } from './ui/useReturn'
 import { LIGHT } from './ui/vuetify'
 
 const kitchen = useKitchen()
@@ -21,6 +22,8 @@ const showsKeys = ref(false)
 const raided = ref(false)
 /** What was opened once stays: it comes in again at once. */
 const wasRaided = ref(false)
+useReturn(raided)
+useReturn(showsKeys)
 const wereKeysShown = ref(false)
 watchEffect(() => {
     if (raided.value) wasRaided.value = true
@@ -96,7 +99,7 @@ void kitchen.open()
         <p v-if="kitchen.trouble !== null" class="trouble" role="alert">
             {{ kitchen.trouble }} <v-btn variant="outlined" @click="kitchen.open()">Try again</v-btn>
         </p>
-        <main id="place" tabindex="-1"><router-view /></main>
+        <main id="place" tabindex="-1" :inert="raided || showsKeys"><router-view /></main>
         <footer class="standing">{{ kitchen.choices?.standingWords ?? 'A planning aid, not veterinary advice. If a dog has eaten something poisonous: call a vet or an animal poison line now.' }}</footer>
         <nav v-if="isNarrow" class="thumb" aria-label="Places">
             <router-link v-for="place in PLACES" :key="place.to" :to="place.to" class="thumb__place" :class="{ 'thumb__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined"><v-icon :icon="place.icon" size="24" aria-hidden="true" /><span>{{ place.name }}</span></router-link>

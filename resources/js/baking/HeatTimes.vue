@@ -58,7 +58,7 @@ async function change(fields: { temperature: 'C' | 'F' | 'gas' } | { ovenFan: bo
         <ol class="heat">
             <li v-for="stage in heat.stages" :key="stage.does">
                 <strong>{{ stage.does }}</strong>
-                <span v-if="stage.celsius !== null" class="heat__dial">{{ units.heat({ celsius: stage.celsius, fahrenheit: stage.fahrenheit ?? 0, gasMark: heat.fan ? null : stage.gasMark }) }}<template v-if="heat.fan"> fan</template></span>
+                <span v-if="stage.celsius !== null" class="heat__dial">{{ units.heat({ celsius: stage.celsius, fahrenheit: stage.fahrenheit ?? 0, gasMark: heat.fan ? null : stage.gasMark }) }}<template v-if="heat.fan"> fan</template><template v-else-if="stage.gasMark !== null">{{ temperature === 'gas' ? `, ${stage.celsius} °C` : `, gas ${stage.gasMark}` }}</template></span>
                 <span class="heat__time">{{ span(stage.minutesLow, stage.minutesHigh) }}</span>
                 <span class="hint">First look at {{ span(stage.firstLookMinutes, stage.firstLookMinutes) }}.<template v-if="stage.turn !== null">{{ ` ${stage.turn.charAt(0).toUpperCase()}${stage.turn.slice(1)}.` }}</template> Done: {{ stage.sign }}.</span>
             </li>

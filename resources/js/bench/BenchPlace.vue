@@ -8,6 +8,7 @@ import type { Clipping, Cut } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { figure, grams, spread } from '../ui/format'
 import { pressed } from '../ui/keys'
+import { useReturn } from '../ui/useReturn'
 import DogTable from './DogTable.vue'
 import OpenSheets from './OpenSheets.vue'
 import PaperSheet from './PaperSheet.vue'
@@ -39,6 +40,10 @@ const rescuing = ref(false)
 const showsMade = ref(false)
 const clips = ref(false)
 const clipped = ref('')
+/** What was opened once stays, with what was pasted into it. */
+const wereClips = ref(false)
+useReturn(clips)
+watch(clips, (are) => { if (are) wereClips.value = true })
 const copied = ref('')
 watch([() => sheet.value.text, () => sheet.value.steps], () => { copied.value = '' })
 const doubts = computed(() => (answer.value?.explain?.doubts ?? []).filter((one) => one.row === null))
@@ -210,6 +215,6 @@ useEventListener(document, 'keydown', (event) => {
                 </template>
             </aside>
         </div>
-        <ClipDialog v-if="clips || clipped !== ''" v-model="clips" :brought="clipped" @take="layClipping" @keep="keepAll" />
+        <ClipDialog v-if="wereClips" v-model="clips" :brought="clipped" @take="layClipping" @keep="keepAll" />
     </div>
 </template>

@@ -15,18 +15,18 @@ const emit = defineEmits<{ take: [clipping: Clipping], keep: [clippings: Clippin
 const BIGGEST = 11_000_000
 
 /** What was pasted or dropped on the sheet and is no plain text comes here by itself. */
-watch(open, (is) => {
-    if (!is || props.brought === '') return
-    content.value = props.brought
-    void read()
-}, { immediate: true })
-
 const found = ref<ReadAnswer | null>(null)
 /** Recipes that were told stand beside the talk; what was written down needs no such table. */
 const isTold = computed(() => found.value !== null && found.value.recipes.length > 0 && found.value.recipes.every((one) => (one.lines ?? []).length > 0))
 const problem = ref<string | null>(null)
 const reading = ref(false)
 const over = ref(false)
+
+watch(open, (is) => {
+    if (!is || props.brought === '') return
+    content.value = props.brought
+    void read()
+}, { immediate: true })
 
 async function read(): Promise<void> {
     if (content.value.trim() === '') {
@@ -59,10 +59,21 @@ function take(clipping: Clipping): void {
     close()
 }
 
+function keepAll(): void {
+    if (found.value !== null) emit('keep', found.value.recipes)
+    close()
+}
+
+/** It was taken: the next begins with nothing. */
 function close(): void {
-    open.value = false
+    leave()
     found.value = null
     content.value = ''
+}
+
+/** Put aside, as it is: what was pasted is there again. */
+function leave(): void {
+    open.value = false
     problem.value = null
 }
 /** "3 lines", "1 step", "no steps". */
@@ -81,7 +92,7 @@ function counted(text: string, word: string): string {
                 <div :class="{ 'clip__over': over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="takeFile($event.dataTransfer?.files[0])"><v-textarea v-model="content" label="The recipe as you have it" rows="10" :auto-grow="false" /></div>
                 <v-file-input label="Or choose a file" accept=".html,.htm,.json,.jsonld,.md,.markdown,.txt,text/*,application/json,application/ld+json" :prepend-icon="mdiFileUploadOutline" @update:model-value="takeFile(Array.isArray($event) ? $event[0] : $event)" />
                 <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-                <p class="paper__ends"><v-btn @click="close">Leave it</v-btn><v-btn variant="flat" color="primary" :loading="reading" @click="read">Read it</v-btn></p>
+                <p class="paper__ends"><v-btn @click="leave">Leave it</v-btn><v-btn variant="flat" color="primary" :loading="reading" @click="read">Read it</v-btn></p>
             </template>
             <template v-else>
                 <p role="status">{{ found.recipes.length === 0 ? 'No recipe was found in it.' : found.recipes.length === 1 ? 'One recipe was found.' : `${found.recipes.length} recipes were found.` }}</p>
@@ -100,8 +111,8 @@ function counted(text: string, word: string): string {
                 <details v-if="(found.setAside ?? []).length > 0" class="assumed"><summary>Set aside ({{ (found.setAside ?? []).length }})</summary><ul><li v-for="(one, n) in found.setAside" :key="n">{{ one.said }}</li></ul></details>
                 <p class="paper__ends">
                     <v-btn @click="found = null">Back</v-btn>
-                    <v-btn v-if="found.recipes.length > 1" variant="outlined" @click="emit('keep', found.recipes); close()">Keep all on the shelf</v-btn>
-                    <v-btn @click="close">Close</v-btn>
+                    <v-btn v-if="found.recipes.length > 1" variant="outlined" @click="keepAll">Keep all on the shelf</v-btn>
+                    <v-btn @click="leave">Close</v-btn>
                 </p>
             </template>
         </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, reactive, ref, shallowRef } from 'vue'
+import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { KitchenProblem, type DogFields } from '../api/client'
 import { conflictsOf } from '../api/outbox'
@@ -25,11 +25,29 @@ const order = kitchen.kitchen?.datesAs ?? 'dmy'
 const form = reactive<DogForm>(formOf(props.dog, kitchen.kitchen?.weightsAs ?? 'kg', order))
 /** `on` is the version it was opened on: what another changes meanwhile stays. */
 const { back, forget, anew, base: opened, on } = useDraft(`dog.${props.dog?.id ?? 'new'}`, form, props.dog?.version ?? null)
+/** What is known of the dog changed while the form is open: it stands in every field that was not touched. */
+watch(() => props.dog, (now) => {
+    if (now === null) return
+    const fresh = formOf(now, kitchen.kitchen?.weightsAs ?? 'kg', order)
+    const same = (one: unknown, two: unknown): boolean => JSON.stringify(one) === JSON.stringify(two)
+    let isAsked = false
+    for (const key of Object.keys(fresh) as (keyof DogForm)[]) {
+        if (same(form[key], opened.value[key])) {
+            Object.assign(form, { [key]: fresh[key] })
+            Object.assign(opened.value, { [key]: JSON.parse(JSON.stringify(fresh[key])) as unknown })
+        } else if (!same(opened.value[key], fresh[key])) isAsked = true
+    }
+    // where both wrote in one field, the kitchen has to know what this form was written over
+    if (!isAsked) on.value = now.version
+})
 const errors = ref<Record<string, string>>({})
 const problem = ref<string | null>(null)
 const clash = shallowRef<{ problem: Problem, fields: DogFields } | null>(null)
 const first = ref<{ focus: () => void } | null>(null)
 onMounted(() => { if (props.dog === null) first.value?.focus() })
+
+/** Fields of the kitchen that have a place here for what is wrong with them. */
+const FIELDS = ['name', 'weight', 'age', 'bornOn', 'breed', 'expectedAdultWeight', 'foodKcalPer100g', 'meals', 'budgetPercent', 'dislikes', 'allergies', 'allowList', 'newIngredients', 'conditions', 'medicines']
 
 const BODY = [
     'ribs, spine and hips stand out from afar', 'bones easily seen, no fat to feel', 'ribs easily felt, tops of the spine show', 'ribs felt with little cover, clear waist',
@@ -87,7 +105,8 @@ async function keep(fields: DogFields | null = null): Promise<void> {
             clash.value = { problem: told, fields: sent }
             return
         }
-        problem.value = wordsOf(error)
+        // what is said beside its field is not said again
+        problem.value = FIELDS.some((field) => told?.path.startsWith(`/${field}`)) ? null : wordsOf(error)
         errors.value = Object.fromEntries((told?.errors ?? [{ path: told?.path ?? '', message: told?.message ?? '' }]).map((one) => [one.path.split('/')[1] ?? '', one.message]))
         requestAnimationFrame(() => { document.querySelector<HTMLElement>('.dog-form [aria-invalid=true], .dog-form .v-input--error input')?.focus() })
     }

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { conflictsOf, type Entry } from '../api/outbox'
 import ClashPanel from '../ui/ClashPanel.vue'
+import { useReturn } from '../ui/useReturn'
 import { useKitchen } from './useKitchen'
 import { useOutbox } from './useOutbox'
 
@@ -9,6 +10,7 @@ import { useOutbox } from './useOutbox'
 const kitchen = useKitchen()
 const outbox = useOutbox()
 const opened = ref(false)
+useReturn(opened)
 const refused = computed(() => outbox.entries.filter((one) => one.state === 'refused'))
 const waiting = computed(() => outbox.entries.filter((one) => one.state === 'waits'))
 /** What is sent in the blink of an eye is not worth a word. */
@@ -25,7 +27,8 @@ function settle(one: Entry, takesTheirs: string[]): void {
 </script>
 
 <template>
-    <v-btn v-if="isShown" class="waiting" variant="outlined" :color="refused.length > 0 ? 'error' : undefined" @click="opened = true"><span role="status">{{ words }}</span></v-btn>
+    <v-btn v-if="isShown" class="waiting" variant="outlined" :color="refused.length > 0 ? 'error' : undefined" @click="opened = true">{{ words }}</v-btn>
+    <span class="unseen" role="status">{{ isShown ? words : '' }}</span>
     <v-dialog v-model="opened" max-width="640" aria-labelledby="waiting-title">
         <div class="paper">
             <h2 id="waiting-title">On the way to the kitchen</h2>

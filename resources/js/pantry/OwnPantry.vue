@@ -43,8 +43,10 @@ async function keepFood(): Promise<void> {
         await kitchen.all.foods.keep(null, kept)
     } catch (error) {
         if (form.name === '') Object.assign(form, sent)
-        problem.value = wordsOf(error)
-        if (error instanceof KitchenProblem) errors.value = { [error.problem.path]: error.message }
+        const place = error instanceof KitchenProblem ? error.problem.path : ''
+        // what is said beside its field is not said again
+        if (place === '/name' || place.startsWith('/per100g/')) errors.value = { [place]: wordsOf(error) }
+        else problem.value = wordsOf(error)
     }
 }
 

@@ -10,6 +10,7 @@ import { takeAway } from '../kitchen/takeAway'
 import { useOutbox } from '../kitchen/useOutbox'
 import { tell } from '../ui/notices'
 import PickMany from '../ui/PickMany.vue'
+import { useReturn } from '../ui/useReturn'
 import FamilyTree from './FamilyTree.vue'
 import { Finder, isUnjudged } from './finding'
 import { smallPicture } from './photo'
@@ -31,6 +32,7 @@ const compared = ref<Slip[]>([])
 const opened = ref<string | null>(null)
 const wanted = reactive({ words: String(route.query['find'] ?? ''), tags: [] as string[], dogs: [] as string[], favourites: false })
 const editing = ref<{ slip: Slip, title: string, notes: string, tags: string[], what: 'rename' | 'tags' } | null>(null)
+useReturn(computed(() => editing.value !== null))
 const file = ref<HTMLInputElement | null>(null)
 const photographed = ref<Slip | null>(null)
 const ground = ref<HTMLElement | null>(null)
