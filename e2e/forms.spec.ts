@@ -9,9 +9,12 @@ type Kept = Record<string, unknown>
 
 /** What the kitchen keeps, asked of it and not of the page. */
 async function kept(page: Page, list: string, has: (one: Kept) => boolean): Promise<Kept> {
-    const all = (await (await page.request.get(`/api/${list}`)).json()) as Kept[]
-    const found = all.find(has)
-    expect(found, `${list} holds nothing of the kind`).toBeDefined()
+    let found: Kept | undefined
+    await expect.poll(async () => {
+        found = ((await (await page.request.get(`/api/${list}`)).json()) as Kept[]).find(has)
+
+        return found !== undefined
+    }, `${list} holds nothing of the kind`).toBe(true)
 
     return found as Kept
 }

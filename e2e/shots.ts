@@ -9,7 +9,7 @@ const phone = { width: 390, height: 844 }
 async function openRecipe(page: Page, title: string): Promise<void> {
     await page.goto('/shelf')
     await page.getByRole('button', { name: new RegExp(title) }).first().click()
-    await page.waitForURL('**/bench')
+    await page.waitForURL('**/bench/**')
     await page.getByText(/^Checked \d+ lines/).waitFor()
     await page.waitForTimeout(300)
 }
@@ -36,7 +36,8 @@ const shots: Record<string, Shot> = {
         await page.waitForTimeout(200)
     } },
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
-    'dogs': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByText('Tuppence').first().waitFor() } },
+    'dogs': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByText(/recipes on the shelf/).first().waitFor(); await page.waitForTimeout(300) } },
+    'dogs-phone': { size: phone, take: async (page) => { await page.goto('/dogs'); await page.getByText(/recipes on the shelf/).first().waitFor(); await page.waitForTimeout(300) } },
     'dog': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByRole('link', { name: /Biscay/ }).click(); await page.getByRole('img', { name: /^Weights of/ }).waitFor() } },
     'studio': { size: wide, take: async (page) => {
         await openRecipe(page, 'Beetroot and barley')
@@ -63,8 +64,10 @@ const shots: Record<string, Shot> = {
         await page.getByRole('button', { name: 'Keep on the shelf' }).click()
         await page.getByText('on the shelf', { exact: true }).waitFor()
         await page.getByRole('link', { name: 'Shelf', exact: true }).click()
+        await page.getByRole('button', { name: '1 version of it' }).click()
         await page.getByRole('list', { name: /Versions of/ }).waitFor()
-        await page.waitForTimeout(300)
+        await page.getByText(/^cleared for Biscay/).first().waitFor()
+        await page.waitForTimeout(400)
     } },
     'line-open': { size: wide, take: async (page) => {
         await page.goto('/bench')

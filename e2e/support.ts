@@ -118,11 +118,20 @@ export async function key(page: Page, letter: string): Promise<void> {
     await page.keyboard.press(letter)
 }
 
-/** Chooses one out of a list that opens. */
+/** Chooses one out of a list that opens. A long list holds what is in sight only, and moves under the hand while it opens. */
 export async function choose(page: Page, label: string | RegExp, option: string | RegExp, within: Page | Locator = page): Promise<void> {
-    await within.locator('.v-input', { has: page.getByRole('combobox', { name: label, exact: typeof label === 'string' }) }).locator('.v-field').first().click()
-    // a long list moves under the hand while it opens
-    await page.getByRole('option', { name: option, exact: typeof option === 'string' }).evaluate((it) => { (it as HTMLElement).click() })
+    const field = within.locator('.v-input', { has: page.getByRole('combobox', { name: label, exact: typeof label === 'string' }) }).locator('.v-field').first()
+    const wanted = page.getByRole('option', { name: option, exact: typeof option === 'string' })
+    const list = page.locator('.v-overlay--active .v-list').last()
+    await field.click()
+    await list.waitFor()
+    await page.waitForTimeout(250)
+    await list.evaluate((it) => { it.scrollTop = 0 })
+    for (let tries = 0; tries < 20 && await wanted.count() === 0; tries++) {
+        await list.evaluate((it) => { it.scrollTop += 120 })
+        await page.waitForTimeout(60)
+    }
+    await wanted.click()
 }
 
 /** Takes some of a list into a field, each found by its first letters. */

@@ -11,9 +11,11 @@ use Illuminate\Database\Eloquent\Collection;
 use MildBowl\Core\Baking\Parts\Heading;
 use MildBowl\Core\Contract\Asks;
 use MildBowl\Core\Contract\Contract;
+use MildBowl\Core\Contract\InUnits;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Reading\ReadLine;
+use MildBowl\Core\Telling\HouseUnits;
 use stdClass;
 
 /**
@@ -29,7 +31,7 @@ final class KitchenQuestion
     /** @var Collection<int, Dog>|null */
     private ?Collection $dogs = null;
 
-    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts, private readonly KitchenWords $words) {}
+    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts, private readonly KitchenWords $words, private readonly CurrentKitchen $current) {}
 
     /**
      * @param  stdClass  $asked  the question's own request, with ids for what is kept; what is left out is taken from the kitchen
@@ -42,12 +44,15 @@ final class KitchenQuestion
         $whole = clone $asked;
         $whole->version ??= 1;
 
-        return $this->contract->answerTo($question, match (Contract::asksOf($question)) {
+        $answer = $this->contract->answerTo($question, match (Contract::asksOf($question)) {
             Asks::Recipe => $this->withRecipe($whole, $question),
             Asks::Treats => $this->withTreats($whole),
             Asks::Dogs => $this->withDogs($whole, $question),
             Asks::Nothing => $whole,
         });
+        $kitchen = $this->current->get();
+
+        return (new InUnits(new HouseUnits($kitchen->weights_as === 'lb', $kitchen->sizes_as === 'in', $kitchen->temperature)))->answer($answer);
     }
 
     /**

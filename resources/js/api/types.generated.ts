@@ -425,6 +425,10 @@ export interface FormulateAnswer {
          * @maxItems 2
          */
         span: number[]
+        /**
+         * its own words in the units that the kitchen reads, where those are others; only of a question asked in a kitchen
+         */
+        shown?: string
     }[]
     verdict: {
         cleared: boolean

@@ -65,6 +65,12 @@ const minded = computed(() => [
     ...(kitchen.choices?.allergens ?? []).map((one) => ({ id: `allergies ${one.id}`, name: `reacts to ${one.name}` })),
     ...(kitchen.choices?.conditions ?? []).map((one) => ({ id: `conditions ${one.id}`, name: one.name })), ...(kitchen.choices?.medicines ?? []).map((one) => ({ id: `medicines ${one.id}`, name: `takes ${one.name}` })),
 ])
+/** Whole groups (rabbit, however it is cooked) and single foods. */
+const eatable = computed(() => {
+    const groups = kitchen.choices?.allergens ?? []
+
+    return [...groups, ...kitchen.foodsByName.filter((food) => !groups.some((group) => group.id === food.id))]
+})
 const KINDS = ['allergies', 'conditions', 'medicines'] as const
 const mind = computed<string[]>({
     get: () => KINDS.flatMap((kind) => (form[kind] as string[]).map((id) => `${kind} ${id}`)),
@@ -77,7 +83,7 @@ const said = computed(() => ({
     more: [form.breed, form.sex, form.activity === 'normal' ? '' : form.activity.replace('-', ', '), form.grown === '' ? '' : `grown ${form.grown}`].filter(Boolean).join(' · '),
     body: form.bodyCondition === null ? '' : `${form.bodyCondition} of 9`,
     eating: [form.teeth === 'few' ? 'few teeth' : form.teeth === 'none' ? 'no teeth' : '', form.eating === 'gulps' ? 'gulps' : '', form.meals === null ? '' : `${form.meals} meals`].filter(Boolean).join(' · '),
-    reacts: [namesOf(form.allergies, kitchen.choices?.allergens), form.only.length === 0 ? '' : `only ${namesOf(form.only, kitchen.foodsByName)}`].filter(Boolean).join(' · '),
+    reacts: [namesOf(form.allergies, kitchen.choices?.allergens), form.only.length === 0 ? '' : `only ${namesOf(form.only, eatable.value)}`].filter(Boolean).join(' · '),
     health: [namesOf(form.conditions, kitchen.choices?.conditions), namesOf(form.medicines, kitchen.choices?.medicines)].filter(Boolean).join(' · '),
 }))
 
@@ -180,8 +186,8 @@ function problemOf(...keys: string[]): string[] {
                 <v-expansion-panel-title>Reacts to, may have only, new to it <small>{{ said.reacts }}</small></v-expansion-panel-title>
                 <v-expansion-panel-text>
                     <PickMany v-model="form.allergies" label="Reacts to" :items="kitchen.choices?.allergens ?? []" :problem="problemOf('allergies')[0] ?? null" />
-                    <PickMany v-model="form.only" label="May have only these" :items="kitchen.foodsByName" hint="Empty: anything" :problem="problemOf('allowList')[0] ?? null" />
-                    <PickMany v-model="form.newTo" label="New to it" :items="kitchen.foodsByName" :problem="problemOf('newIngredients')[0] ?? null" />
+                    <PickMany v-model="form.only" label="May have only these" :items="eatable" hint="Empty: anything" :problem="problemOf('allowList')[0] ?? null" />
+                    <PickMany v-model="form.newTo" label="New to it" :items="eatable" :problem="problemOf('newIngredients')[0] ?? null" />
                 </v-expansion-panel-text>
             </v-expansion-panel>
             <v-expansion-panel>

@@ -36,7 +36,7 @@ function named(ids: string[], names: { id: string, name: string }[] | undefined)
 
 function minded(dog: Dog): string[] {
     return [
-        dog.allergies.length > 0 ? `reacts to ${named(dog.allergies, kitchen.choices?.allergens)}` : '', dog.allowList === null ? '' : `only ${named(dog.allowList, kitchen.foodsByName)}`,
+        dog.allergies.length > 0 ? `reacts to ${named(dog.allergies, kitchen.choices?.allergens)}` : '', dog.allowList === null ? '' : `only ${named(dog.allowList, [...kitchen.choices?.allergens ?? [], ...kitchen.foodsByName])}`,
         named(dog.conditions, kitchen.choices?.conditions), named(dog.medicines, kitchen.choices?.medicines),
         dog.teeth === 'few' ? 'few teeth' : dog.teeth === 'none' ? 'no teeth' : '', dog.eating === 'gulps' ? 'gulps' : '',
     ].filter((one) => one !== '')

@@ -50,7 +50,7 @@ function print(): void {
             <p v-if="late" class="hint">Not checked yet.</p>
             <table v-if="answer !== null" class="recipe-card__lines" :class="{ 'said-before': late }"><tbody><tr v-for="(line, n) in answer.lines" :key="n"><th scope="row">{{ line.text }}</th><td>{{ isCups && line.explain?.measure ? line.explain.measure : line.grams === null ? '?' : grams(line.grams.best) }}</td></tr></tbody></table>
             <pre v-else class="recipe-card__text">{{ recipe.text }}</pre>
-            <ol v-if="answer !== null && answer.steps.length > 0" class="recipe-card__steps"><li v-for="(step, n) in answer.steps" :key="n">{{ step.text }}</li></ol>
+            <ol v-if="answer !== null && answer.steps.length > 0" class="recipe-card__steps"><li v-for="(step, n) in answer.steps" :key="n">{{ step.shown ?? step.text }}</li></ol>
             <ol v-else-if="recipe.steps !== ''" class="recipe-card__steps"><li v-for="step in recipe.steps.split('\n').filter((one) => one.trim() !== '')" :key="step">{{ step }}</li></ol>
             <template v-if="answer !== null && !late">
                 <p><strong>{{ Math.floor(answer.piece.count.best + 1e-9) }}</strong> pieces of <strong>{{ figure(answer.piece.kcal.best) }}</strong> kcal<template v-if="recipe.cut && 'thicknessMm' in recipe.cut">, {{ units.mm(recipe.cut.thicknessMm) }} thick</template>.</p>

@@ -43,6 +43,7 @@ function entriesOf(rows: RowReading[], as: 'grams' | 'cups'): Entry[] {
                 { class: 'row__grams', text: shown }, { class: 'row__kcal', text: line.kcal === null ? '–' : `${figure(line.kcal.best)} kcal` },
             ] })
         }
+        if (row.turned.length > 0) entries.push({ kind: 'amount', label: `In this kitchen's units: ${row.turned.join(', ')}`, parts: [{ class: 'row__grams', text: row.turned.join(', ') }] })
         if (row.told.length > 0) entries.push({ kind: 'found', label: null, parts: row.told.map((one) => ({
             class: `chip chip--${one.finding.level}${one.finding.confirmed === true ? ' chip--settled' : ''}`, level: one.finding.level,
             text: [one.finding.confirmed === true ? 'Settled' : inShort(one.finding), one.dogs.join(', ')].filter((part) => part !== '').join('\u2002'),

@@ -15,6 +15,8 @@ export interface RowReading {
     doubts: Doubt[]
     /** numbers that can be meant in two ways, where they stand in the row */
     unsure: UnsureNumber[]
+    /** temperatures and sizes of a step in the units of this kitchen, where it was written in others */
+    turned: string[]
     part: Part | null
 }
 
@@ -48,7 +50,7 @@ export function readingOf(document: string, answer: FormulateAnswer): SheetReadi
     let part: Part | null = null
     for (const { at, from, to, plain } of rowsOf(document, rows)) {
         if (at === null) {
-            found.rows.push({ from, to, kind: 'method', lines: [], numbers: [], told: [], doubts: [], unsure: [], part: null })
+            found.rows.push({ from, to, kind: 'method', lines: [], numbers: [], told: [], doubts: [], unsure: [], turned: [], part: null })
             part = null
             continue
         }
@@ -62,7 +64,7 @@ export function readingOf(document: string, answer: FormulateAnswer): SheetReadi
         const kind = headed !== null || (plain.endsWith(':') && !isSaid) ? 'heading' : ofRow.length === 0 && isSaid ? 'step' : 'line'
         const row: RowReading = {
             from, to, kind, lines: ofRow.map((one) => one.line), numbers: ofRow.map((one) => one.number), doubts: doubts.get(at) ?? [],
-            unsure: ofRow.flatMap(({ line }) => unsureIn(document, rows, line, from)), part: at.startsWith('text') ? part : null,
+            unsure: ofRow.flatMap(({ line }) => unsureIn(document, rows, line, from)), turned: ofSteps.flatMap(turnedIn), part: at.startsWith('text') ? part : null,
             told: [...ofRow.map((one) => one.line), ...ofSteps].flatMap(({ text, findings }) => told(findings).map((one) => ({ ...one, line: text }))),
         }
         if (plain !== '' || row.lines.length > 0) found.rows.push(row)
@@ -71,6 +73,12 @@ export function readingOf(document: string, answer: FormulateAnswer): SheetReadi
     }
 
     return found
+}
+
+const MEASURES = /\d+(?:[.,]\d+)? ?°[CF]|gas [\d¼½]+|(?:\d+ ?)?[\d/]*[¼½¾⅛⅜⅝⅞\d] in\b|\d+ mm/g
+
+function turnedIn({ text, shown }: Step): string[] {
+    return shown === undefined || shown === text ? [] : (shown.match(MEASURES) ?? []).filter((one) => !text.includes(one))
 }
 
 function put<T>(map: Map<string, T[]>, key: string, value: T): void {
