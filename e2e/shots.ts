@@ -117,7 +117,7 @@ const shots: Record<string, Shot> = {
     'raid': { size: wide, take: async (page) => {
         await page.goto('/bench')
         await page.getByRole('button', { name: /It ate something/ }).click()
-        await page.getByRole('button', { name: /^Tuppence 9 kg|^Tuppence9/ }).last().click()
+        await page.getByRole('dialog').getByRole('button', { name: /^Tuppence/ }).last().click()
         await page.getByLabel('What and how much, one a line').fill('100 g dark chocolate')
         await page.getByLabel('When').fill('half an hour ago')
         await page.getByRole('button', { name: 'Count it' }).click()
