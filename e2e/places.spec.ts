@@ -1,4 +1,4 @@
-import { choose, expect, expectAccessible, freshKitchen, key, openBench, part, pick, ration, seat, test, write } from './support'
+import { choose, expect, expectAccessible, freshKitchen, key, openBench, part, pick, ration, row, seat, test, write } from './support'
 
 freshKitchen()
 
@@ -126,6 +126,11 @@ test('units are chosen once and hold everywhere', async ({ page }) => {
     await units.getByRole('button', { name: '12/31' }).click()
     await page.keyboard.press('Escape')
     await expect(seat(page, 'Quill')).toContainText('27.6 lb')
+    await write(page, '200 g oat flour\n100 g water\nMethod\nRoll to 6 mm.')
+    await expect(row(page, 4)).toContainText('¼ in')
+    await expect(page.getByLabel('across, in')).toHaveValue('0.984')
+    await page.getByLabel('thick, in').fill('1/4')
+    await expect(page.getByText('Safe bite:')).toContainText('1 in for')
     await page.getByRole('link', { name: 'Dogs', exact: true }).click()
     await page.getByRole('link', { name: 'Quill' }).click()
     await expect(page.getByRole('complementary')).toContainText('no piece over 1 in')

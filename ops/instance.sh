@@ -45,7 +45,8 @@ ENV
 }
 
 guard_secrets() { # readable by the pool's user alone
-  if [ "$(id -u)" -eq 0 ]; then chown "$WEB_USER" "$DIR/.env"; fi
+  # what was made by root in between (the tests do) is the pool's as well
+  if [ "$(id -u)" -eq 0 ]; then chown -R "$WEB_USER" "$DIR/.env" "$DIR/storage"; fi
   chmod 600 "$DIR/.env"
   find "$DIR/storage/cache" -name '*.php' -exec chmod 600 {} +
 }

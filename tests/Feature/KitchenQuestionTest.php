@@ -305,3 +305,24 @@ it('brings a kitchen\'s own swap with its ratio and its note, and a dog\'s weigh
     test()->postJson("/api/dogs/$id/weighings", ['on' => now()->subDays(40)->format('Y-m-d'), 'kg' => 9.75])->assertCreated();
     expect((string) test()->postJson('/api/ask/profile', ['dog' => $id])->assertOk()->getContent())->toContain('9.75');
 });
+
+it('says everything in the units of the kitchen, and keeps every figure and every word of a person as they are', function (): void {
+    $quill = keptDog('Quill');
+    $recipe = keptRecipe(['steps' => "Roll to 6 mm.\nBake at 175 °C for 20 minutes."]);
+    $ask = fn (): array => $this->postJson('/api/ask/formulate', ['recipe' => ['id' => $recipe['id']], 'explain' => true])->assertOk()->json();
+    $metric = $ask();
+    expect($metric['steps'][0])->not->toHaveKey('shown');
+    $this->patchJson('/api/kitchen', ['weightsAs' => 'lb', 'sizesAs' => 'in', 'temperature' => 'F'])->assertOk();
+    $american = $this->postJson('/api/ask/formulate', ['recipe' => ['id' => $recipe['id']], 'explain' => true])->assertOk();
+    expect(schemaErrors(json_decode((string) $american->getContent()), 'formulate-answer.json'))->toBe('');
+    $american = $american->json();
+    expect(array_column($american['steps'], 'shown'))->toBe(['Roll to ¼ in.', 'Bake at 345 °F for 20 minutes.'])
+        ->and(array_column($american['steps'], 'text'))->toBe(array_column($metric['steps'], 'text'))
+        ->and($american['piece'])->toEqual(['explain' => $american['piece']['explain']] + $metric['piece'])
+        ->and(array_column($american['lines'], 'grams'))->toEqual(array_column($metric['lines'], 'grams'))
+        ->and((string) json_encode($american['rations'], JSON_UNESCAPED_UNICODE))->not->toMatch('/\d kg(?!\/)\b/u');
+    $profile = $this->postJson('/api/ask/profile', ['dog' => $quill['id']])->assertOk()->json();
+    expect($profile['stageWhy'])->toContain(' lb')->not->toContain(' kg');
+    $this->patchJson('/api/kitchen', ['temperature' => 'gas', 'sizesAs' => 'mm', 'weightsAs' => 'kg'])->assertOk();
+    expect(array_column($ask()['steps'], 'shown'))->toBe(['Roll to 6 mm.', 'Bake at gas 4 for 20 minutes.']);
+});

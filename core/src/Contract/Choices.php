@@ -19,6 +19,7 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Groups;
+use MildBowl\Core\Telling\HouseUnits;
 
 /** Everything a person can choose from when describing a dog, a cut or a policy, with plain names. */
 final class Choices
@@ -35,6 +36,7 @@ final class Choices
         $foods = array_filter(Compiled::tables()['entries'], static fn (array $entry): bool => $entry['composition'] !== null && ! isset($entry['groups']['category-word']));
 
         return [
+            'measures' => ['kgAPound' => HouseUnits::KG_A_POUND, 'mmAnInch' => HouseUnits::MM_AN_INCH],
             'sexes' => Dog::SEXES,
             'activities' => Dog::ACTIVITIES,
             'stages' => array_map(static fn (Stage $stage): string => $stage->value, Stage::cases()),

@@ -31,13 +31,17 @@ final readonly class InUnits
         }
         /** @var array<string, mixed> $turned */
         $turned = $this->turn($answer);
-        foreach (is_array($turned['steps'] ?? null) ? $turned['steps'] : [] as $n => $step) {
-            if (is_array($step) && is_string($step['text'] ?? null)) {
-                $turned['steps'][$n]['shown'] = $this->units->method($step['text']);
-            }
+        if (is_array($turned['steps'] ?? null)) {
+            $turned['steps'] = array_map($this->step(...), $turned['steps']);
         }
 
         return $turned;
+    }
+
+    /** A step with its words in the units of the kitchen beside its own. */
+    private function step(mixed $step): mixed
+    {
+        return is_array($step) && is_string($step['text'] ?? null) ? $step + ['shown' => $this->units->method($step['text'])] : $step;
     }
 
     private function turn(mixed $value): mixed

@@ -12,9 +12,9 @@ use MildBowl\Core\Baking\Heat;
  */
 final readonly class HouseUnits
 {
-    private const KG_A_POUND = 0.45359237;
+    public const KG_A_POUND = 0.45359237;
 
-    private const MM_AN_INCH = 25.4;
+    public const MM_AN_INCH = 25.4;
 
     /** Below this an oven is no oven: a temperature at the core, which is said to the degree and has no gas mark. */
     private const OVEN_FROM_C = 105.0;

@@ -1368,6 +1368,7 @@ export interface Choices {
      * of a dough whose body is meat or fish, the loosest first
      */
     feelsOfMeat: Feel[]
+    measures: HouseMeasures
 }
 
 export interface Shape {
@@ -1409,6 +1410,11 @@ export interface Feel {
     feel: string
     word: string
     below: number
+}
+
+export interface HouseMeasures {
+    kgAPound: number
+    mmAnInch: number
 }
 
 /**

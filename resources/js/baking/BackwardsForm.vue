@@ -8,10 +8,13 @@ import { useKitchen } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
+import { useUnits } from '../ui/useUnits'
+import SizeField from '../ui/SizeField.vue'
 
 /** Backwards: so many a day for this dog and that one, for so many days; what size, and how much dough? */
 const emit = defineEmits<{ take: [portions: Portion[], factor: number] }>()
 const kitchen = useKitchen()
+const units = useUnits()
 const { sheet } = useSheet()
 const { question } = useQuestion()
 const wishes = reactive<Record<string, number | null>>({})
@@ -42,10 +45,10 @@ const solution = computed(() => answer.value?.possible === true ? answer.value :
 
 function said(cut: { shape: string }): string {
     const sizes = Object.entries(cut).filter(([key]) => key !== 'shape')
-    const mm = sizes.filter(([key]) => key.endsWith('Mm')).map(([, size]) => String(size)).join(' × ')
+    const mm = sizes.filter(([key]) => key.endsWith('Mm')).map(([, size]) => units.mm(size as unknown as number)).join(' × ')
     const rest = sizes.filter(([key]) => !key.endsWith('Mm')).map(([key, size]) => `${key === 'ml' || key === 'cavityMl' ? `${size} ml` : `${size} ${key}`}`).join(', ')
 
-    return [cut.shape, mm === '' ? '' : `${mm} mm`, rest].filter(Boolean).join(' ')
+    return [cut.shape, mm, rest].filter(Boolean).join(' ')
 }
 
 function take(): void {
@@ -64,7 +67,7 @@ function take(): void {
         <div class="fields">
             <NumberField v-for="dog in kitchen.atTable" :key="dog.id" :label="`${dog.name}, a day`" :value="wishes[dog.id] ?? null" :above="0" of="low" live @meant="wishes[dog.id] = $event" />
             <NumberField label="days" :value="days" :least="1" :most="365" whole live @meant="days = $event" />
-            <NumberField v-if="'thicknessMm' in sheet.cut" label="rolled to, mm" :placeholder="String(sheet.cut.thicknessMm)" :value="thickness" :above="0" live @meant="thickness = $event" />
+            <SizeField v-if="'thicknessMm' in sheet.cut" label="rolled to" :placeholder="sheet.cut.thicknessMm" :value="thickness" :above="0" live @meant="thickness = $event" />
         </div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <div v-if="answer !== null" role="status" class="studio__answer">

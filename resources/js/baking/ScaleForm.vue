@@ -8,6 +8,7 @@ import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 import SwitchRow from '../ui/SwitchRow.vue'
+import SizeField from '../ui/SizeField.vue'
 
 /** The same recipe larger or smaller, in amounts a kitchen can measure. Nothing changes until it is taken. */
 const { sheet, takeSwap, scaledParts } = useSheet()
@@ -50,9 +51,9 @@ function take(text: string, factor: number): void {
         <div class="fields">
             <NumberField v-if="['factor', 'pieces', 'days'].includes(way)" :key="way" :label="WAYS.find(([key]) => key === way)?.[1] ?? ''" :value="form.number" :above="0" :whole="way !== 'factor'" of="low" live @meant="form.number = $event" />
             <template v-else-if="way === 'tin'">
-                <NumberField label="wide, or across, mm" :short="false" :value="form.widthMm" :above="0" live @meant="form.widthMm = $event" />
-                <NumberField label="long, mm; empty: round" :short="false" :value="form.lengthMm" :above="0" live @meant="form.lengthMm = $event" />
-                <NumberField label="filled to, mm" :value="form.depthMm" :above="0" live @meant="form.depthMm = $event" />
+                <SizeField label="wide, or across" :short="false" :value="form.widthMm" :above="0" live @meant="form.widthMm = $event" />
+                <SizeField label="long (empty: round)" :short="false" :value="form.lengthMm" :above="0" live @meant="form.lengthMm = $event" />
+                <SizeField label="filled to" :value="form.depthMm" :above="0" live @meant="form.depthMm = $event" />
             </template>
             <template v-else>
                 <v-select v-model="form.line" class="field--long" label="line" :items="(bench?.lines ?? []).map((line, id) => ({ id, name: line.text }))" />

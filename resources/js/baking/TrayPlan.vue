@@ -4,6 +4,7 @@ import type { Cut, PortionOfBatch } from '../api/types.generated'
 import { outlineOf, shapeOf } from '../bench/outline'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
+import SizeField from '../ui/SizeField.vue'
 
 /** The pieces laid out on the baker's own tray, to scale. */
 const props = defineProps<{ portion: PortionOfBatch }>()
@@ -34,13 +35,13 @@ async function change(key: 'trayWidthMm' | 'trayLengthMm' | 'trayGapMm' | 'trays
     }
 }
 
-const FIELDS = [['trayWidthMm', 'tray wide, mm', 'widthMm'], ['trayLengthMm', 'tray long, mm', 'lengthMm'], ['trayGapMm', 'gap, mm', 'gapMm'], ['traysAtOnce', 'trays at once', 'atOnce']] as const
+const FIELDS = [['trayWidthMm', 'tray wide', 'widthMm'], ['trayLengthMm', 'tray long', 'lengthMm'], ['trayGapMm', 'gap', 'gapMm']] as const
 </script>
 
 <template>
     <section class="studio__part" aria-labelledby="tray-title">
         <h2 id="tray-title">On the tray</h2>
-        <div v-if="isOwnTray" class="fields"><NumberField v-for="[key, label, field] in FIELDS" :key="key" :label="label" :value="tray[field]" @meant="change(key, $event)" /></div>
+        <div v-if="isOwnTray" class="fields"><SizeField v-for="[key, label, field] in FIELDS" :key="key" :label="label" :value="tray[field]" @meant="change(key, $event)" /><NumberField label="trays at once" :value="tray.atOnce" whole @meant="change('traysAtOnce', $event)" /></div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <p v-if="plan === null" class="hint">Pieces that are only counted have no place on a tray: choose a shape with sizes.</p>
         <template v-else>

@@ -21,14 +21,16 @@ const props = defineProps<{ dog: Dog | null }>()
 const kitchen = useKitchen()
 const router = useRouter()
 const order = kitchen.kitchen?.datesAs ?? 'dmy'
+const kgAPound = kitchen.choices?.measures.kgAPound ?? 1
+const unit = kitchen.choices === null ? 'kg' : kitchen.kitchen?.weightsAs ?? 'kg'
 
-const form = reactive<DogForm>(formOf(props.dog, kitchen.kitchen?.weightsAs ?? 'kg', order))
+const form = reactive<DogForm>(formOf(props.dog, unit, order, kgAPound))
 /** `on` is the version it was opened on: what another changes meanwhile stays. */
 const { back, forget, anew, base: opened, on } = useDraft(`dog.${props.dog?.id ?? 'new'}`, form, props.dog?.version ?? null)
 /** What is known of the dog changed while the form is open: it stands in every field that was not touched. */
 watch(() => props.dog, (now) => {
     if (now === null) return
-    const fresh = formOf(now, kitchen.kitchen?.weightsAs ?? 'kg', order)
+    const fresh = formOf(now, unit, order, kgAPound)
     const same = (one: unknown, two: unknown): boolean => JSON.stringify(one) === JSON.stringify(two)
     let isAsked = false
     for (const key of Object.keys(fresh) as (keyof DogForm)[]) {

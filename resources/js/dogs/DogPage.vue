@@ -37,7 +37,7 @@ async function remove(): Promise<void> {
         <header class="place__head"><h1>{{ id === null ? 'A new dog' : dog?.name ?? '' }}</h1></header>
         <p v-if="id !== null && dog === null && kitchen.kitchen !== null" class="problem" role="alert">That dog is not in this kitchen. <router-link to="/dogs">To the dogs</router-link>, or look in <router-link to="/cupboard/trash">the trash</router-link>.</p>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <div v-if="kitchen.kitchen !== null && (id === null || dog !== null)" :class="dog === null ? 'dog-page dog-page--new' : 'dog-page'">
+        <div v-if="kitchen.kitchen !== null && kitchen.choices !== null && (id === null || dog !== null)" :class="dog === null ? 'dog-page dog-page--new' : 'dog-page'">
             <div v-if="dog !== null" class="dog-page__side"><ProfileAside :key="dog.id" :dog="dog" /><VetsWords :dog="dog" /></div>
             <DogFormSheet :key="`${id ?? 'new'} ${form}`" :dog="dog"><v-btn v-if="dog !== null" color="error" @click="remove">Take out of the kitchen</v-btn></DogFormSheet>
         </div>

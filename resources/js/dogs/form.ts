@@ -30,15 +30,13 @@ export interface DogForm {
     medicines: Dog['medicines']
 }
 
-const KG_A_POUND = 0.45359237
-
-function weightIn(kg: number | null, unit: 'kg' | 'lb'): string {
-    return kg === null ? '' : String(Number((unit === 'lb' ? kg / KG_A_POUND : kg).toFixed(unit === 'lb' ? 1 : 2)))
+function weightIn(kg: number | null, unit: 'kg' | 'lb', kgAPound: number): string {
+    return kg === null ? '' : String(Number((unit === 'lb' ? kg / kgAPound : kg).toFixed(unit === 'lb' ? 1 : 2)))
 }
 
-export function formOf(dog: Dog | null, unit: 'kg' | 'lb', order: DateOrder): DogForm {
+export function formOf(dog: Dog | null, unit: 'kg' | 'lb', order: DateOrder, kgAPound: number): DogForm {
     return {
-        name: dog?.name ?? '', weight: dog?.weightSaid ?? weightIn(dog?.weightKg ?? null, unit), weightUnit: unit, age: dog?.bornOn != null ? writtenDate(dog.bornOn, order) : writtenAge(dog?.ageMonths ?? null), grown: weightIn(dog?.expectedAdultWeightKg ?? null, unit),
+        name: dog?.name ?? '', weight: dog?.weightSaid ?? weightIn(dog?.weightKg ?? null, unit, kgAPound), weightUnit: unit, age: dog?.bornOn != null ? writtenDate(dog.bornOn, order) : writtenAge(dog?.ageMonths ?? null), grown: weightIn(dog?.expectedAdultWeightKg ?? null, unit, kgAPound),
         breed: dog?.breed ?? null, sex: dog?.sex ?? null, neutered: dog?.neutered == null ? 'unknown' : dog.neutered ? 'yes' : 'no', bodyCondition: dog?.bodyCondition ?? null, activity: dog?.activity ?? 'normal', stage: dog?.stage ?? null,
         teeth: dog?.teeth ?? 'full', eating: dog?.eating ?? 'normal', food: dog?.foodKcalPer100g ?? null, meals: dog?.meals ?? null, budget: dog?.budgetPercent ?? null,
         allergies: [...dog?.allergies ?? []], only: [...dog?.allowList ?? []], newTo: [...dog?.newIngredients ?? []], dislikes: [...dog?.dislikes ?? []], conditions: [...dog?.conditions ?? []], medicines: [...dog?.medicines ?? []],

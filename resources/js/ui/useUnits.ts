@@ -1,9 +1,6 @@
 import type { Dog } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 
-const KG_A_POUND = 0.45359237
-const MM_AN_INCH = 25.4
-
 const SIXTEENTHS = ['', '1/16', '⅛', '3/16', '¼', '5/16', '⅜', '7/16', '½', '9/16', '⅝', '11/16', '¾', '13/16', '⅞', '15/16']
 
 function rounded(value: number, digits: number): string {
@@ -13,17 +10,20 @@ function rounded(value: number, digits: number): string {
 /** Figures in the units that this kitchen reads, chosen once in the rail. */
 export function useUnits() {
     const kitchen = useKitchen()
-    const isPounds = (): boolean => kitchen.kitchen?.weightsAs === 'lb'
-    const isInches = (): boolean => kitchen.kitchen?.sizesAs === 'in'
+    /** As core has them; without them nothing is turned. */
+    const kgAPound = (): number => kitchen.choices?.measures.kgAPound ?? 1
+    const mmAnInch = (): number => kitchen.choices?.measures.mmAnInch ?? 1
+    const isPounds = (): boolean => kitchen.kitchen?.weightsAs === 'lb' && kitchen.choices !== null
+    const isInches = (): boolean => kitchen.kitchen?.sizesAs === 'in' && kitchen.choices !== null
 
     function kg(value: number): string {
-        return isPounds() ? `${rounded(value / KG_A_POUND, value < 4.5 ? 1 : value / KG_A_POUND % 1 < 0.05 || value / KG_A_POUND % 1 > 0.95 ? 0 : 1)} lb` : `${rounded(value, 2)} kg`
+        return isPounds() ? `${rounded(value / kgAPound(), 1)} lb` : `${rounded(value, 2)} kg`
     }
 
     /** Millimetres, or inches to the sixteenth as a ruler has them. */
     function mm(value: number): string {
         if (!isInches()) return `${rounded(value, 1)} mm`
-        const sixteenths = Math.max(1, Math.round(value / MM_AN_INCH * 16))
+        const sixteenths = Math.max(1, Math.round(value / mmAnInch() * 16))
         const whole = Math.floor(sixteenths / 16)
         const part = SIXTEENTHS[sixteenths % 16] ?? ''
 
@@ -38,8 +38,17 @@ export function useUnits() {
         return as === 'F' ? `${fahrenheit} °F` : `${celsius} °C`
     }
 
+    /** A figure for a field that is typed in; a hair of an inch is as fine as anybody cuts. */
+    function inUnit(length: number): number {
+        return isInches() ? Number((length / mmAnInch()).toFixed(3)) : length
+    }
+
+    function inMm(length: number): number {
+        return isInches() ? Number((length * mmAnInch()).toFixed(1)) : length
+    }
+
     return {
-        kg, mm, heat, isPounds, isInches,
+        kg, mm, heat, isPounds, isInches, inUnit, inMm,
         weight: (dog: Pick<Dog, 'weightKg' | 'weightSaid'>): string => dog.weightKg === null ? dog.weightSaid ?? 'no weight yet' : kg(dog.weightKg),
     }
 }

@@ -1,0 +1,16 @@
+#!/usr/bin/env bash
+# What befalls the kitchen of bin/torture: a part of it is killed, or it is started again as bin/start would.
+#   ops/torture-server.sh kill fpm|worker|nginx|postgres|all
+#   ops/torture-server.sh start
+# shellcheck source-path=SCRIPTDIR/..
+source "$(dirname "${BASH_SOURCE[0]}")/lib.sh"
+source "$ROOT/ops/instance.sh"
+instance torture 9080
+if [ "$1" = start ]; then start_instance; exit 0; fi
+case "$2" in
+  fpm) kill -9 "$(head -n1 "$RUN/fpm.pid")" ;;
+  worker) for pid in $(orphans); do kill -9 "$pid"; done ;;
+  nginx) kill -9 "$(head -n1 "$RUN/nginx.pid")" ;;
+  postgres) kill -9 "$(head -n1 "$PG_DATA/postmaster.pid")" ;;
+  all) kill -9 "$(head -n1 "$RUN/fpm.pid")" "$(head -n1 "$RUN/nginx.pid")" "$(head -n1 "$PG_DATA/postmaster.pid")" ;;
+esac
