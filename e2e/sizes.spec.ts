@@ -120,7 +120,7 @@ test('time and heat speak the oven\'s language, and meat gets its safe step', as
     await heat.getByRole('button', { name: 'fan', exact: true }).click()
     await expect(heat).toContainText('310 °F fan')
     await choose(page, 'Leaves the oven', 'jerky')
-    await expect(heat).toContainText('No drying up to 95 °C makes meat safe by itself')
+    await expect(heat).toContainText('No drying up to 203 °F makes meat safe by itself')
 })
 
 test('the oven\'s own setting and what was weighed overrule the starting points', async ({ page }) => {
