@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Support\CurrentKitchen;
 use App\Support\KitchenClock;
 use Illuminate\Validation\Rule;
 
@@ -24,9 +23,13 @@ final class ConfirmationRequest extends StrictRequest
             'level' => ['required', Rule::in(['ask-vet', 'check-label'])],
             'line' => ['nullable', 'string', 'max:2000'],
             'dog' => ['nullable', 'string', 'max:60'],
-            'dogId' => ['nullable', 'uuid', Rule::exists('dogs', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())->withoutTrashed()],
-            'productId' => ['nullable', 'uuid', Rule::exists('products', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())->withoutTrashed()],
-            'holdsUntil' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:'.$today->format('Y-m-d'), 'before_or_equal:'.$today->addYears(self::MOST_YEARS)->format('Y-m-d')],
+            'dogId' => ['nullable', 'uuid', self::ofThisKitchen('dogs')->withoutTrashed()],
+            'productId' => ['nullable', 'uuid', self::ofThisKitchen('products')->withoutTrashed()],
+            'holdsUntil' => [
+                'nullable', 'date_format:Y-m-d',
+                'after_or_equal:'.$today->format('Y-m-d'),
+                'before_or_equal:'.$today->addYears(self::MOST_YEARS)->format('Y-m-d'),
+            ],
             'recipeTitle' => ['nullable', 'string', 'max:200'],
             'words' => ['required', 'bail', 'filled', 'string', 'max:2000'],
             'saidBy' => ['nullable', 'string', 'max:120'],
@@ -37,7 +40,8 @@ final class ConfirmationRequest extends StrictRequest
     public function messages(): array
     {
         return [
-            'holdsUntil.after_or_equal' => 'That day has gone: a word holds from today on.', 'holdsUntil.before_or_equal' => 'A word holds for '.self::MOST_YEARS.' years at most: ask again then.',
+            'holdsUntil.after_or_equal' => 'That day has gone: a word holds from today on.',
+            'holdsUntil.before_or_equal' => 'A word holds for '.self::MOST_YEARS.' years at most: ask again then.',
             'holdsUntil.date_format' => 'This must be a date such as 2026-05-14.',
         ];
     }

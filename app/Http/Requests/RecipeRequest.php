@@ -6,7 +6,6 @@ namespace App\Http\Requests;
 
 use App\Models\Dog;
 use App\Models\Recipe;
-use App\Support\CurrentKitchen;
 use Illuminate\Validation\Rule;
 use MildBowl\Core\Baking\Parts\AskedPart;
 use MildBowl\Core\Baking\Texture;
@@ -34,13 +33,13 @@ final class RecipeRequest extends StrictRequest
             'without.*.dog' => ['required', 'string', 'max:60'],
             'without.*.sections' => ['required', 'array', 'max:20'],
             'without.*.sections.*' => ['required', 'string', 'max:200'],
-            'parentId' => ['sometimes', 'nullable', 'uuid', Rule::exists('recipes', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())->withoutTrashed(), $this->notItsOwnChild(...)],
+            'parentId' => ['sometimes', 'nullable', 'uuid', self::ofThisKitchen('recipes')->withoutTrashed(), $this->notItsOwnChild(...)],
             'notes' => ['sometimes', 'nullable', 'string', 'max:5000'],
             'promoted' => ['sometimes', 'boolean:strict'],
             'favourite' => ['sometimes', 'boolean:strict'],
             'tags' => ['sometimes', 'array', 'max:20'],
             'tags.*' => ['string', 'filled', 'max:40'],
-            'photoId' => ['sometimes', 'nullable', 'uuid', Rule::exists('photos', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())],
+            'photoId' => ['sometimes', 'nullable', 'uuid', self::ofThisKitchen('photos')],
             'confirmed' => ['sometimes', 'array', 'max:200'],
             'confirmed.*' => [self::keysAre(['code', 'line', 'dog'])],
             'confirmed.*.code' => ['required', 'string', 'max:80'],

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\CurrentKitchen;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Exists;
 use Illuminate\Validation\Validator;
 
 /** A body whose keys are all known: a misspelled key is refused instead of lost. */
@@ -36,6 +39,12 @@ abstract class StrictRequest extends FormRequest
                 $fail($message);
             }
         };
+    }
+
+    /** A row of this kitchen. */
+    protected static function ofThisKitchen(string $table): Exists
+    {
+        return Rule::exists($table, 'id')->where('kitchen_id', app(CurrentKitchen::class)->id());
     }
 
     public function withValidator(Validator $validator): void

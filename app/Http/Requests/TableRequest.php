@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Support\CurrentKitchen;
-use Illuminate\Validation\Rule;
-
 final class TableRequest extends StrictRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['dogs' => ['present', 'array', 'max:50'], 'dogs.*' => ['uuid', Rule::exists('dogs', 'id')->where('kitchen_id', app(CurrentKitchen::class)->id())->withoutTrashed()]];
+        return ['dogs' => ['present', 'array', 'max:50'], 'dogs.*' => ['uuid', self::ofThisKitchen('dogs')->withoutTrashed()]];
     }
 
     /** @return list<string> */

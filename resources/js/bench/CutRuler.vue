@@ -3,6 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Cut } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
+import { useUnits } from '../ui/useUnits'
 import { handlesOf, outlineOf, shapeOf, thicknessKey } from './outline'
 
 /** One piece at true size on a ruler in millimetres and inches, from above and from the side, beside the dogs' safe bites. Its edges can be dragged. */
@@ -11,7 +12,7 @@ const cut = defineModel<Cut>({ required: true })
 /** How much the screen's own millimetre differs from the baker's ruler. */
 const scale = useLocalStorage('mildbowl.screen-scale', 1)
 
-const MM_PER_INCH = 25.4
+const { mmAnInch } = useUnits()
 const GAP = 5
 const svg = ref<SVGSVGElement | null>(null)
 const kitchen = useKitchen()
@@ -33,7 +34,12 @@ const ruler = computed(() => {
     return Math.min(props.large ? 220 : 160, Math.max(60, Math.ceil(need / 10) * 10))
 })
 const tall = computed(() => Math.min(90, Math.max(outline.value?.height ?? 0, ...props.bites.map((bite) => bite.mm), 10)) + 2)
-const inches = computed(() => Array.from({ length: Math.floor((ruler.value - 2) / MM_PER_INCH * 4) + 1 }, (_, n) => n / 4))
+/** The quarter inches along the ruler, and where they stand on it; none while core's measure of an inch is not here. */
+const quarters = computed(() => {
+    const inch = mmAnInch()
+
+    return inch === null ? [] : Array.from({ length: Math.floor((ruler.value - 2) / inch * 4) + 1 }, (_, n) => ({ inches: n / 4, x: n / 4 * inch, isWhole: n % 4 === 0 }))
+})
 
 /** Where to press a knife before baking: the length of the piece runs along its longer side. */
 const scoreLines = computed(() => {
@@ -107,7 +113,7 @@ function nudge(event: KeyboardEvent, key: string): void {
         </g>
         <path :d="Array.from({ length: ruler - 1 }, (_, i) => `M${i} ${tall + 1} v${i % 10 === 0 ? 4 : i % 5 === 0 ? 3 : 1.6}`).join(' ')" class="ruler__ticks" />
         <text v-for="i in Math.floor((ruler - 2) / 10)" :key="i" :x="i * 10" :y="tall + 8.4" text-anchor="middle">{{ i }}<tspan v-if="i === 1"> cm</tspan></text>
-        <path :d="inches.map((inch) => `M${inch * 25.4} ${tall + 10} v${inch % 1 === 0 ? 4 : 2}`).join(' ')" class="ruler__ticks" />
-        <text v-for="inch in inches.filter((one) => one > 0 && one % 1 === 0)" :key="inch" :x="inch * 25.4" :y="tall + 17" text-anchor="middle">{{ inch }} in</text>
+        <path :d="quarters.map((one) => `M${one.x} ${tall + 10} v${one.isWhole ? 4 : 2}`).join(' ')" class="ruler__ticks" />
+        <text v-for="one in quarters.filter((mark) => mark.isWhole && mark.inches > 0)" :key="one.inches" :x="one.x" :y="tall + 17" text-anchor="middle">{{ one.inches }} in</text>
     </svg>
 </template>

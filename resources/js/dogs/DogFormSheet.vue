@@ -13,6 +13,7 @@ import { patternOf } from '../ui/dates'
 import { refusedIn } from '../ui/refused'
 import { tell } from '../ui/notices'
 import { useDraft } from '../ui/useDraft'
+import { useUnits } from '../ui/useUnits'
 import BodyShape from './BodyShape.vue'
 import { fieldsOf, formOf, type DogForm } from './form'
 
@@ -21,8 +22,9 @@ const props = defineProps<{ dog: Dog | null }>()
 const kitchen = useKitchen()
 const router = useRouter()
 const order = kitchen.kitchen?.datesAs ?? 'dmy'
-const kgAPound = kitchen.choices?.measures.kgAPound ?? 1
-const unit = kitchen.choices === null ? 'kg' : kitchen.kitchen?.weightsAs ?? 'kg'
+const units = useUnits()
+const kgAPound = units.kgAPound()
+const unit = units.isPounds() ? 'lb' : 'kg'
 
 const form = reactive<DogForm>(formOf(props.dog, unit, order, kgAPound))
 /** `on` is the version it was opened on: what another changes meanwhile stays. */

@@ -12,9 +12,11 @@ export function useUnits() {
     const kitchen = useKitchen()
     /** As core has them; without them nothing is turned. */
     const kgAPound = (): number => kitchen.choices?.measures.kgAPound ?? 1
-    const mmAnInch = (): number => kitchen.choices?.measures.mmAnInch ?? 1
+    const mmAnInch = (): number | null => kitchen.choices?.measures.mmAnInch ?? null
     const isPounds = (): boolean => kitchen.kitchen?.weightsAs === 'lb' && kitchen.choices !== null
-    const isInches = (): boolean => kitchen.kitchen?.sizesAs === 'in' && kitchen.choices !== null
+    /** The length of an inch where this kitchen reads inches. */
+    const inch = (): number | null => kitchen.kitchen?.sizesAs === 'in' ? mmAnInch() : null
+    const isInches = (): boolean => inch() !== null
 
     function kg(value: number): string {
         return isPounds() ? `${rounded(value / kgAPound(), 1)} lb` : `${rounded(value, 2)} kg`
@@ -22,8 +24,9 @@ export function useUnits() {
 
     /** Millimetres, or inches to the sixteenth as a ruler has them. */
     function mm(value: number): string {
-        if (!isInches()) return `${rounded(value, 1)} mm`
-        const sixteenths = Math.max(1, Math.round(value / mmAnInch() * 16))
+        const long = inch()
+        if (long === null) return `${rounded(value, 1)} mm`
+        const sixteenths = Math.max(1, Math.round(value / long * 16))
         const whole = Math.floor(sixteenths / 16)
         const part = SIXTEENTHS[sixteenths % 16] ?? ''
 
@@ -40,15 +43,19 @@ export function useUnits() {
 
     /** A figure for a field that is typed in; a hair of an inch is as fine as anybody cuts. */
     function inUnit(length: number): number {
-        return isInches() ? Number((length / mmAnInch()).toFixed(3)) : length
+        const long = inch()
+
+        return long === null ? length : Number((length / long).toFixed(3))
     }
 
     function inMm(length: number): number {
-        return isInches() ? Number((length * mmAnInch()).toFixed(1)) : length
+        const long = inch()
+
+        return long === null ? length : Number((length * long).toFixed(1))
     }
 
     return {
-        kg, mm, heat, isPounds, isInches, inUnit, inMm,
+        kg, mm, heat, kgAPound, mmAnInch, isPounds, isInches, inUnit, inMm,
         weight: (dog: Pick<Dog, 'weightKg' | 'weightSaid'>): string => dog.weightKg === null ? dog.weightSaid ?? 'no weight yet' : kg(dog.weightKg),
     }
 }
