@@ -110,7 +110,7 @@ test('each thing has an address of its own, and Back goes where the person was',
     await expect(page).toHaveURL(pear)
     // the address alone brings it back, also in another browser
     await page.goto('/dogs')
-    await page.evaluate(() => { localStorage.clear(); sessionStorage.clear() })
+    await page.evaluate(() => { localStorage.clear(); sessionStorage.clear(); indexedDB.deleteDatabase('mildbowl') })
     await page.goto(pear)
     await expect(page.getByLabel('Title of the recipe')).toHaveValue('Pear and sorghum squares')
     await page.goto('/bench/0192f0c8-7d1b-7e52-9c1e-6f4c2f3b8a11')

@@ -7,10 +7,12 @@ import { chromium } from '@playwright/test'
 const option = (name, otherwise) => Number((process.argv.find((one) => one.startsWith(`--${name}=`)) ?? `=${otherwise}`).split('=')[1])
 const FAULTS = option('faults', 60)
 const SEED = option('seed', Date.now() % 100000)
+/** Each fault as it befalls, to find by which a word was lost. */
+const trace = process.argv.includes('--trace') ? (...what) => { console.log('   ', ...what) } : () => undefined
 const url = process.env['MILDBOWL_URL']
 const root = process.env['ROOT'] ?? process.cwd()
 /** A browser that is killed keeps on its disk what it wrote so long before. */
-const ON_DISK_MS = 6000
+const ON_DISK_MS = 700
 
 let state = SEED
 const chance = () => { state = (state * 1103515245 + 12345) % 2147483648; return state / 2147483648 }
@@ -140,6 +142,7 @@ for (let fault = 1; fault <= FAULTS; fault++) {
     const hand = among(hands)
     const name = among(Object.keys(befalls))
     await hand.write()
+    trace(`${fault}. hand ${hand.number}: ${name}, after ${hand.typed.at(-1)?.word}`)
     if (chance() < 0.5) await pause(1200 * chance())
     try {
         await befalls[name](hand)

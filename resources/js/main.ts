@@ -7,8 +7,11 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { layBench } from './bench/layBench'
 import { router } from './router'
+import { ownStore } from './ui/store'
 import { vuetify } from './ui/vuetify'
 
+// what was typed before stands there when the page does
+await ownStore().open()
 const app = createApp(App)
 layBench(app)
 app.use(router).use(vuetify).mount('#app')

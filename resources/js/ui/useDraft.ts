@@ -56,7 +56,7 @@ export function useDraft<T extends object>(name: string, form: T, on: number | n
         store.removeItem(key)
     }
 
-    const soon = useDebounceFn(write, AFTER_MS)
+    const soon = useDebounceFn(write, AFTER_MS, { maxWait: 2 * AFTER_MS })
     watch(form, () => { void soon() }, { deep: true })
     if (typeof window !== 'undefined') useEventListener(window, 'pagehide', write)
     onScopeDispose(write)
