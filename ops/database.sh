@@ -12,8 +12,21 @@ database_is_up() {
   [ -n "${DB_PORT:-}" ] && alive "$PG_DATA/postmaster.pid" "$PG_DATA" && "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$DB_PORT"
 }
 
+# One that is there and does not answer mends itself after one of its workers was killed: that is waited for, not started over.
+came_back() {
+  local i
+  for i in $(seq 150); do
+    [ "${DB_PORT:-0}" != 0 ] || DB_PORT=$(sed -n 4p "$PG_DATA/postmaster.pid" 2>/dev/null)
+    database_is_up && return
+    alive "$PG_DATA/postmaster.pid" "$PG_DATA" || return 1
+    sleep 0.1
+  done
+  stop_database || stop_pid "$PG_DATA/postmaster.pid" "$PG_DATA" QUIT
+  return 1
+}
+
 start_database() {
-  database_is_up && return
+  came_back && return
   PG_BIN=${PG_BIN:-$(dirname "$(ls /usr/lib/postgresql/*/bin/initdb | sort -V | tail -n1)")}
   step "database ($NAME)" "look at $RUN/postgres.log; 'bin/start --fresh' makes the database anew (and loses what is in it)."
   make_cluster

@@ -44,7 +44,8 @@ orphans() { # orphans: numbers of workers of this instance
   local process pid line
   for process in /proc/[0-9]*; do
     pid=${process#/proc/}
-    line=$(tr '\0' ' ' <"$process/cmdline" 2>/dev/null) || continue
+    # it may end between the two looks
+    line=$({ tr '\0' ' ' <"$process/cmdline"; } 2>/dev/null) || continue
     case "$line" in
       "php-fpm: pool $POOL"*) echo "$pid" ;;
       "nginx: worker process"*) find "$process/fd" -lname "$RUN/nginx-error.log" 2>/dev/null | grep -q . && echo "$pid" ;;

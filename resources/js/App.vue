@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useKitchen } from './kitchen/useKitchen'
 import { KEYS, lead, leading, led, pressed, type Key } from './ui/keys'
+import { vRoving } from './ui/roving'
 import { useReturn } from './ui/useReturn'
 import { LIGHT } from './ui/vuetify'
 
@@ -59,6 +60,14 @@ function turnLight(): void {
     }
 }
 
+/** On the bench the page is the sheet: one key later one writes. */
+function skip(event: MouseEvent): void {
+    const sheet = document.querySelector<HTMLElement>('.cm-content')
+    if (sheet === null) return
+    event.preventDefault()
+    sheet.focus()
+}
+
 useEventListener(document, 'keydown', lead, { capture: true })
 useEventListener(document, 'keydown', (event) => {
     const typing = event.target instanceof Element && event.target.closest('input, textarea, [contenteditable]') !== null
@@ -77,18 +86,18 @@ void kitchen.open()
 
 <template>
     <v-app :class="[isNight ? 'night' : 'day', { 'app--narrow': isNarrow }]">
-        <a class="skip" href="#place">Skip to the page</a>
+        <a class="skip" href="#place" @click="skip">{{ route.name === 'bench' ? 'Skip to the sheet' : 'Skip to the page' }}</a>
         <header class="rail">
-            <router-link class="rail__name" to="/bench" aria-label="Mild Bowl, to the bench">
+            <router-link class="rail__name" to="/bench" tabindex="-1" aria-label="Mild Bowl, to the bench">
                 <svg viewBox="0 0 64 40" width="38" height="24" aria-hidden="true"><path d="M4 10h56a28 26 0 0 1-56 0z" class="rail__bowl" /><ellipse cx="32" cy="10" rx="28" ry="5" class="rail__dough" /></svg>
                 <span><strong>Mild Bowl</strong><em>{{ kitchen.kitchen?.name ?? '' }}</em></span>
             </router-link>
-            <nav v-if="!isNarrow" class="rail__places" aria-label="Places">
+            <nav v-if="!isNarrow" v-roving class="rail__places" aria-label="Places">
                 <router-link v-for="place in PLACES" :key="place.to" :to="place.to" class="rail__place" :class="{ 'rail__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined">
                     <v-icon :icon="place.icon" size="22" aria-hidden="true" /><span>{{ place.name }}</span>
                 </router-link>
             </nav>
-            <div class="rail__end">
+            <div v-roving class="rail__end" role="toolbar" aria-label="Always at hand">
                 <WaitingList />
                 <button type="button" class="rail__raid" aria-label="It ate something" @click="raided = true"><v-icon :icon="mdiAlertOctagonOutline" size="20" aria-hidden="true" /><span>It ate something</span></button>
                 <UnitsMenu />
@@ -101,7 +110,7 @@ void kitchen.open()
         </p>
         <main id="place" tabindex="-1" :inert="raided || showsKeys"><router-view /></main>
         <footer class="standing">{{ kitchen.choices?.standingWords ?? 'A planning aid, not veterinary advice. If a dog has eaten something poisonous: call a vet or an animal poison line now.' }}</footer>
-        <nav v-if="isNarrow" class="thumb" aria-label="Places">
+        <nav v-if="isNarrow" v-roving class="thumb" aria-label="Places">
             <router-link v-for="place in PLACES" :key="place.to" :to="place.to" class="thumb__place" :class="{ 'thumb__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined"><v-icon :icon="place.icon" size="24" aria-hidden="true" /><span>{{ place.name }}</span></router-link>
         </nav>
         <div v-if="leading.is" class="leading" role="status"><span v-for="one in letters" :key="one.id"><kbd>{{ one.then?.toUpperCase() }}</kbd> {{ one.does }}</span></div>

@@ -97,6 +97,12 @@ final readonly class Heat
         return null;
     }
 
+    /** @return list<array{mark: string, celsius: float}> the marks of a gas oven, each with its heat */
+    public static function gasMarks(): array
+    {
+        return array_map(static fn (array $row): array => ['mark' => $row['mark'], 'celsius' => $row['celsius']], Compiled::tables()['gasMarks']);
+    }
+
     /** The gas mark whose temperature lies nearest. */
     public static function gasMark(float $celsius): ?string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Contract;
 
 use MildBowl\Core\Baking\Feel;
+use MildBowl\Core\Baking\Heat;
 use MildBowl\Core\Baking\Parts\Role;
 use MildBowl\Core\Baking\Processes\Process;
 use MildBowl\Core\Baking\Processes\Processes;
@@ -36,7 +37,7 @@ final class Choices
         $foods = array_filter(Compiled::tables()['entries'], static fn (array $entry): bool => $entry['composition'] !== null && ! isset($entry['groups']['category-word']));
 
         return [
-            'measures' => ['kgAPound' => HouseUnits::KG_A_POUND, 'mmAnInch' => HouseUnits::MM_AN_INCH],
+            'measures' => ['kgAPound' => HouseUnits::KG_A_POUND, 'mmAnInch' => HouseUnits::MM_AN_INCH, 'gasMarks' => Heat::gasMarks()],
             'sexes' => Dog::SEXES,
             'activities' => Dog::ACTIVITIES,
             'stages' => array_map(static fn (Stage $stage): string => $stage->value, Stage::cases()),

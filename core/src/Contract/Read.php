@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Contract;
 
+use MildBowl\Core\Baking\Heat;
 use MildBowl\Core\Clipping\Clipping;
 use MildBowl\Core\Clipping\ClippingReader;
 use MildBowl\Core\Hearing\Baking;
@@ -61,7 +62,8 @@ final readonly class Read implements Answers
     private static function baking(Baking $baking): array
     {
         return [
-            'celsius' => $baking->celsius, 'minutes' => $baking->minutes === null ? null : Presenter::range($baking->minutes),
+            'celsius' => $baking->celsius, 'fahrenheit' => $baking->celsius === null ? null : Heat::fahrenheit($baking->celsius), 'gasMark' => $baking->celsius === null ? null : Heat::gasMark($baking->celsius),
+            'minutes' => $baking->minutes === null ? null : Presenter::range($baking->minutes),
             'texture' => $baking->texture, 'thicknessMm' => $baking->thicknessMm, 'sizeMm' => $baking->sizeMm, 'shape' => $baking->shape,
         ];
     }

@@ -1415,6 +1415,12 @@ export interface Feel {
 export interface HouseMeasures {
     kgAPound: number
     mmAnInch: number
+    gasMarks: GasMark[]
+}
+
+export interface GasMark {
+    mark: string
+    celsius: number
 }
 
 /**
@@ -1561,6 +1567,8 @@ export interface ToldWarning {
 
 export interface ToldBake {
     celsius: number | null
+    fahrenheit: number | null
+    gasMark: string | null
     minutes: null | ToldMinutes
     texture: 'jerky' | 'frozen' | 'none' | null
     thicknessMm: number | null

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { Heat, PortionOfBatch } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
-import NumberField from '../ui/NumberField.vue'
+import HeatField from '../ui/HeatField.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
 import { useUnits } from '../ui/useUnits'
 
@@ -13,7 +13,6 @@ const kitchen = useKitchen()
 const { sheet } = useSheet()
 const units = useUnits()
 const own = ref<string | null>(null)
-const isFahrenheit = computed(() => kitchen.kitchen?.temperature === 'F')
 
 function span(low: number, high: number): string {
     const said = (minutes: number): string => minutes < 120 ? `${minutes}` : `${Math.round(minutes / 15) / 4}`
@@ -35,8 +34,6 @@ const fan = computed({ get: () => kitchen.kitchen?.ovenFan === true, set: (is) =
 async function change(fields: { temperature: 'C' | 'F' | 'gas' } | { ovenFan: boolean }): Promise<void> {
     try {
         await kitchen.change(fields)
-        // a number in one unit is not the same number in the other
-        if ('temperature' in fields) sheet.value.ovenAt = null
         own.value = null
     } catch (error) {
         own.value = wordsOf(error)
@@ -50,7 +47,7 @@ async function change(fields: { temperature: 'C' | 'F' | 'gas' } | { ovenFan: bo
         <div class="fields">
             <SwitchRow v-model="temperature" label="Temperatures in" :items="[{ value: 'C', title: '°C' }, { value: 'F', title: '°F' }, { value: 'gas', title: 'gas' }]" />
             <SwitchRow v-model="fan" label="The oven" :items="[{ value: false, title: 'still oven' }, { value: true, title: 'fan' }]" />
-            <NumberField :label="`set to, ${isFahrenheit ? '°F' : '°C'}`" :value="sheet.ovenAt" placeholder="as below" @meant="sheet.ovenAt = $event" />
+            <HeatField label="set to" :value="sheet.ovenC" placeholder="as below" @meant="sheet.ovenC = $event" />
         </div>
         <p v-if="(own ?? problem) !== null" class="problem" role="alert">{{ own ?? problem }}</p>
         <p v-if="heat.coreStep !== null" class="heat__core"><strong>First:</strong> {{ heat.coreStep }}</p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive } from 'vue'
 import { api } from '../api/client'
 import type { ScaleAnswer, ScaleBy } from '../api/types.generated'
 import { useQuestion } from '../bench/useQuestion'
@@ -7,6 +7,7 @@ import { useSheet } from '../bench/useSheet'
 import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
+import { useDraft } from '../ui/useDraft'
 import SwitchRow from '../ui/SwitchRow.vue'
 import SizeField from '../ui/SizeField.vue'
 
@@ -14,11 +15,11 @@ import SizeField from '../ui/SizeField.vue'
 const { sheet, takeSwap, scaledParts } = useSheet()
 const { answer: bench, question } = useQuestion()
 const WAYS = [['factor', 'times'], ['pieces', 'pieces'], ['days', 'days for these dogs'], ['tin', 'a tin'], ['atHand', 'what is at hand']] as const
-const way = ref<typeof WAYS[number][0]>('factor')
-const form = reactive({ number: null as number | null, widthMm: null as number | null, lengthMm: null as number | null, depthMm: null as number | null, line: 0, grams: null as number | null })
+const form = reactive({ way: 'factor' as typeof WAYS[number][0], number: null as number | null, widthMm: null as number | null, lengthMm: null as number | null, depthMm: null as number | null, line: 0, grams: null as number | null })
+const { anew } = useDraft('scale', form)
 
 const by = computed<ScaleBy | null>(() => {
-    switch (way.value) {
+    switch (form.way) {
         case 'factor': return form.number === null ? null : { factor: form.number }
         case 'pieces': return form.number === null ? null : { pieces: Math.max(1, Math.round(form.number)) }
         case 'days': return form.number === null ? null : { days: Math.max(1, Math.round(form.number)) }
@@ -38,8 +39,7 @@ const { answer, problem, stale } = useAsked<ScaleAnswer>({
 
 function take(text: string, factor: number): void {
     takeSwap(text, sheet.value.steps, { parts: scaledParts(factor) })
-    form.number = null
-    form.grams = null
+    anew()
     answer.value = null
 }
 </script>
@@ -47,10 +47,10 @@ function take(text: string, factor: number): void {
 <template>
     <section class="studio__part" aria-labelledby="scale-title">
         <h2 id="scale-title">Larger or smaller</h2>
-        <SwitchRow v-model="way" label="Scale by" :items="WAYS.map(([value, title]) => ({ value, title }))" />
+        <SwitchRow v-model="form.way" label="Scale by" :items="WAYS.map(([value, title]) => ({ value, title }))" />
         <div class="fields">
-            <NumberField v-if="['factor', 'pieces', 'days'].includes(way)" :key="way" :label="WAYS.find(([key]) => key === way)?.[1] ?? ''" :value="form.number" :above="0" :whole="way !== 'factor'" of="low" live @meant="form.number = $event" />
-            <template v-else-if="way === 'tin'">
+            <NumberField v-if="['factor', 'pieces', 'days'].includes(form.way)" :key="form.way" :label="WAYS.find(([key]) => key === form.way)?.[1] ?? ''" :value="form.number" :above="0" :whole="form.way !== 'factor'" of="low" live @meant="form.number = $event" />
+            <template v-else-if="form.way === 'tin'">
                 <SizeField label="wide, or across" :short="false" :value="form.widthMm" :above="0" live @meant="form.widthMm = $event" />
                 <SizeField label="long (empty: round)" :short="false" :value="form.lengthMm" :above="0" live @meant="form.lengthMm = $event" />
                 <SizeField label="filled to" :value="form.depthMm" :above="0" live @meant="form.depthMm = $event" />

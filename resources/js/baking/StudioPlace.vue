@@ -9,6 +9,7 @@ import LimitBars from '../bench/LimitBars.vue'
 import { useQuestion } from '../bench/useQuestion'
 import { UNMEASURED, useSheet, type Measured, type Portion, type Sheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import FoldPart from '../ui/FoldPart.vue'
 import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { figure, grams, pieces } from '../ui/format'
@@ -17,9 +18,11 @@ import HeatTimes from './HeatTimes.vue'
 import ScaleForm from './ScaleForm.vue'
 import TrayPlan from './TrayPlan.vue'
 import TogglePill from '../ui/TogglePill.vue'
+import { useUnits } from '../ui/useUnits'
 
 /** The cut studio: how large, how many, for whom; portions of one dough, the tray, time and heat. */
 const kitchen = useKitchen()
+const units = useUnits()
 const { sheet, takeSwap, scaledParts } = useSheet()
 const { answer, refusal, silent, ask, question } = useQuestion()
 
@@ -137,11 +140,11 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                     </section>
                     <CutChooser :key="chosen" v-model:cut="cut" v-model:texture="texture" class="studio__part" :answer="answer" :refusal="refusal" :place="chosen < 0 ? '/cut' : `/portions/${chosen}/cut`" :dogs="shown.dogIds ?? []" :oddity="shown.oddity" :score="score" large><h2>The piece, at true size</h2></CutChooser>
                     <p class="studio__figures"><strong>{{ Math.floor(shown.piece.count.best + 1e-9) }}</strong> pieces · <strong>{{ figure(shown.piece.kcal.best) }}</strong> kcal each<template v-if="figure(shown.piece.kcal.low) !== figure(shown.piece.kcal.high)"> ({{ figure(shown.piece.kcal.low) }}–{{ figure(shown.piece.kcal.high) }})</template> · {{ grams(shown.piece.bakedGrams.best) }} out of the oven · {{ grams(shown.doughGrams.best) }} of dough<template v-if="shown.daysItLasts !== null"> · lasts {{ shown.daysItLasts }} day{{ shown.daysItLasts === 1 ? '' : 's' }}</template></p>
-                    <details class="assumed"><summary>Counted and weighed after cooling</summary>
+                    <FoldPart title="Counted and weighed after cooling">
                         <div class="fields"><NumberField label="pieces" :value="measured.count" @meant="measure('count', $event)" /><NumberField label="g in all" :value="measured.bakedGrams" @meant="measure('bakedGrams', $event)" /><NumberField label="g spoilt" :value="measured.wasteGrams" @meant="measure('wasteGrams', $event)" /></div>
                         <p class="hint">What you measure overrules what was worked out. What is spoilt leaves with its share of the energy.</p>
                         <p v-if="refusal !== null && refusal.path.includes('measured')" class="problem" role="alert">{{ refusal.message }}</p>
-                    </details>
+                    </FoldPart>
                     <div class="studio__scale"><p id="screen-scale" class="hint">Is ten centimetres on the screen ten on your ruler? Make it so: {{ Math.round(100 * screenScale) }} %</p><v-slider v-model="screenScale" min="0.6" max="1.8" step="0.01" aria-labelledby="screen-scale" /></div>
                     <BackwardsForm @take="takeSizes" />
                     <TrayPlan :portion="shown" />
@@ -155,7 +158,7 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                                 <p class="studio__dog"><strong>{{ ration.dog }}</strong> <span>{{ cleared.has(ration.dog) ? `${pieces(ration.piecesPerDay ?? 0)} a day` : `waits; ${pieces(ration.ifCleared ?? 0)} once cleared` }}</span></p>
                                 <PieceDots :count="cleared.has(ration.dog) ? ration.piecesPerDay ?? 0 : ration.ifCleared ?? 0" :ghost="!cleared.has(ration.dog)" />
                                 <LimitBars :ration="ration" few />
-                                <p v-if="ration.explain?.breakInto" class="hint">Larger than its safe bite of {{ ration.explain.safeBiteMm }} mm: score {{ ration.explain.breakInto.along }} × {{ ration.explain.breakInto.across }} and break.</p>
+                                <p v-if="ration.explain?.breakInto" class="hint">Larger than its safe bite of {{ units.mm(ration.explain.safeBiteMm ?? 0) }}: score {{ ration.explain.breakInto.along }} × {{ ration.explain.breakInto.across }} and break.</p>
                             </li>
                         </ul>
                     </section>

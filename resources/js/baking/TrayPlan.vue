@@ -5,10 +5,12 @@ import { outlineOf, shapeOf } from '../bench/outline'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import SizeField from '../ui/SizeField.vue'
+import { useUnits } from '../ui/useUnits'
 
 /** The pieces laid out on the baker's own tray, to scale. */
 const props = defineProps<{ portion: PortionOfBatch }>()
 const kitchen = useKitchen()
+const { mm } = useUnits()
 const problem = ref<string | null>(null)
 
 const tray = computed(() => kitchen.kitchen?.tray ?? { widthMm: 300, lengthMm: 400, gapMm: 10, atOnce: 1 })
@@ -45,9 +47,9 @@ const FIELDS = [['trayWidthMm', 'tray wide', 'widthMm'], ['trayLengthMm', 'tray 
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <p v-if="plan === null" class="hint">Pieces that are only counted have no place on a tray: choose a shape with sizes.</p>
         <template v-else>
-            <p role="status"><strong>{{ plan.perSheet }}</strong> {{ shape?.lies === 'InMoulds' ? 'hollows' : 'on a sheet' }}<template v-if="plan.sheets > 0">, so <strong>{{ plan.sheets }}</strong> sheet{{ plan.sheets === 1 ? '' : 's' }}<template v-if="plan.lastSheet < plan.perSheet"> (the last holds {{ plan.lastSheet }})</template> and <strong>{{ plan.rounds }}</strong> oven round{{ plan.rounds === 1 ? '' : 's' }}</template><template v-if="plan.staggered">; rows staggered</template>.<template v-if="isOwnTray"> Left free at the edges: {{ Math.round(plan.edgesMm[0] ?? 0) }} and {{ Math.round(plan.edgesMm[1] ?? 0) }} mm.</template></p>
+            <p role="status"><strong>{{ plan.perSheet }}</strong> {{ shape?.lies === 'InMoulds' ? 'hollows' : 'on a sheet' }}<template v-if="plan.sheets > 0">, so <strong>{{ plan.sheets }}</strong> sheet{{ plan.sheets === 1 ? '' : 's' }}<template v-if="plan.lastSheet < plan.perSheet"> (the last holds {{ plan.lastSheet }})</template> and <strong>{{ plan.rounds }}</strong> oven round{{ plan.rounds === 1 ? '' : 's' }}</template><template v-if="plan.staggered">; rows staggered</template>.<template v-if="isOwnTray"> Left free at the edges: {{ mm(Math.round(plan.edgesMm[0] ?? 0)) }} and {{ mm(Math.round(plan.edgesMm[1] ?? 0)) }}.</template></p>
             <p v-if="plan.says !== null" class="hint">{{ plan.says }}</p>
-            <svg v-if="plan.at.length > 0" class="tray" :viewBox="`-4 -4 ${frame.width + 8} ${frame.length + 8}`" role="img" :aria-label="`${plan.perSheet} pieces on a tray of ${frame.width} by ${frame.length} mm`">
+            <svg v-if="plan.at.length > 0" class="tray" :viewBox="`-4 -4 ${frame.width + 8} ${frame.length + 8}`" role="img" :aria-label="`${plan.perSheet} pieces on a tray of ${mm(frame.width)} by ${mm(frame.length)}`">
                 <rect x="-3" y="-3" :width="frame.width + 6" :height="frame.length + 6" rx="8" class="tray__rim" />
                 <template v-for="([x, y], n) in plan.at" :key="n">
                     <path v-if="outline !== null" :d="outline.path" :transform="`translate(${x} ${y})${turned ? ' rotate(90)' : ''} translate(${-outline.width / 2} ${-outline.height / 2}) scale(${outline.width} ${outline.height})`" vector-effect="non-scaling-stroke" class="tray__piece" :class="{ 'tray__piece--none': plan.sheets === 1 && n >= plan.lastSheet }" />

@@ -6,8 +6,10 @@ import { useRoute, useRouter } from 'vue-router'
 import { KitchenProblem } from '../api/client'
 import type { Clipping, Cut } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import FoldPart from '../ui/FoldPart.vue'
 import { figure, grams, spread } from '../ui/format'
 import { pressed } from '../ui/keys'
+import { vRoving } from '../ui/roving'
 import { useReturn } from '../ui/useReturn'
 import DogTable from './DogTable.vue'
 import OpenSheets from './OpenSheets.vue'
@@ -18,6 +20,7 @@ import RationPlate from './RationPlate.vue'
 import { useQuestion } from './useQuestion'
 import { useSheet, type Sheet } from './useSheet'
 import { useShelving } from './useShelving'
+import SheetTitle from './SheetTitle.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
 import VerdictWords from './VerdictWords.vue'
 
@@ -154,9 +157,9 @@ useEventListener(document, 'keydown', (event) => {
             <section class="sheet" aria-label="The sheet">
                 <OpenSheets />
                 <header class="sheet__head">
-                    <input v-model="sheet.title" class="sheet__title" aria-label="Title of the recipe" placeholder="Untitled sheet" maxlength="200" />
-                    <p class="sheet__kept" role="status"><template v-if="copied !== ''">{{ `${copied} ` }}</template>{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}<template v-if="problem !== null">: {{ problem }} <button type="button" class="link" @click="sheet.recipeId === null ? keepAsNew() : keep()">Try again</button></template></p>
-                    <div class="sheet__tools">
+                    <SheetTitle />
+                    <p class="sheet__kept" role="status"><template v-if="copied !== ''">{{ `${copied} ` }}</template>{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}<template v-if="problem !== null">: {{ problem }} <v-btn class="link" @click="sheet.recipeId === null ? keepAsNew() : keep()">Try again</v-btn></template></p>
+                    <div v-roving class="sheet__tools" role="toolbar" aria-label="For this sheet">
                         <v-btn icon variant="text" aria-label="Undo" :disabled="depth.back === 0" @click="undo"><v-icon :icon="mdiUndo" /></v-btn>
                         <v-btn icon variant="text" aria-label="Redo" :disabled="depth.forth === 0" @click="redo"><v-icon :icon="mdiRedo" /></v-btn>
                         <v-btn icon variant="text" aria-label="Copy the recipe" :disabled="!isWritten" @click="copy"><v-icon :icon="mdiContentCopy" /></v-btn>
@@ -170,12 +173,12 @@ useEventListener(document, 'keydown', (event) => {
                 <ClashPanel v-if="clash !== null && clash.draft === id" :fields="clash.fields" :of="sheet.title || 'This sheet'" @settle="settle" />
                 <p v-if="textProblem !== null" class="problem" role="alert">{{ textProblem }}</p>
                 <PaperSheet :amounts-as="amountsAs" />
-                <p v-if="isWritten && !hasMethod" class="sheet__method"><button type="button" class="start" @click="beginMethod">Write the method</button></p>
+                <p v-if="isWritten && !hasMethod" class="sheet__method"><v-btn class="start" @click="beginMethod">Write the method</v-btn></p>
                 <section v-if="doubts.length > 0" class="doubts" aria-label="Questions about this recipe"><h3 class="sheet__part">Questions</h3><ul><li v-for="one in doubts" :key="one.text + one.question"><q>{{ one.text }}</q> {{ one.question }}</li></ul></section>
                 <p v-if="sheet.source !== null || sheet.yield !== null" class="hint">{{ [sheet.source === null ? null : `From ${sheet.source}`, sheet.yield === null ? null : `makes ${sheet.yield}`].filter(Boolean).join(' · ') }}</p>
                 <div v-if="!isWritten && kitchen.recipes.length > 0" class="sheet__starts">
                     <p>Or take one from the shelf:</p>
-                    <button v-for="recipe in kitchen.recipes.slice(0, 12)" :key="recipe.id" type="button" class="start" @click="open(recipe)">{{ recipe.title }}</button>
+                    <v-btn v-for="recipe in kitchen.recipes.slice(0, 12)" :key="recipe.id" class="start" @click="open(recipe)">{{ recipe.title }}</v-btn>
                 </div>
             </section>
             <aside class="outcome" aria-label="What it comes to">
@@ -186,8 +189,8 @@ useEventListener(document, 'keydown', (event) => {
                         <div class="piece-row">
                             <PieceDrawing :parts="answer.parts" :cut="cut" />
                             <button type="button" class="piece" :aria-expanded="showsMade" @click="showsMade = !showsMade">
-                                <span><strong>{{ figure(answer.piece.kcal.best) }}</strong> kcal a piece</span>
-                                <span><strong>{{ Math.floor(answer.piece.count.best + 1e-9) }}</strong> pieces</span>
+                                <span aria-live="polite"><strong>{{ figure(answer.piece.kcal.best) }}</strong> kcal a piece</span>
+                                <span aria-live="polite"><strong>{{ Math.floor(answer.piece.count.best + 1e-9) }}</strong> pieces</span>
                                 <span><strong>{{ grams(answer.piece.bakedGrams.best) }}</strong> each, out of the oven</span>
                             </button>
                         </div>
@@ -208,10 +211,9 @@ useEventListener(document, 'keydown', (event) => {
                     <CutChooser v-model:cut="cut" v-model:texture="texture" :answer="answer" :refusal="refusal" :oddity="answer?.portions?.find((one) => one.name === null)?.oddity ?? null" />
                     <p v-if="sheet.portions.length > 0" class="hint">This dough is cut in {{ sheet.portions.length + 1 }} portions; the cut above is for what is left.</p>
                     <p class="outcome__ways"><v-btn variant="tonal" to="/studio">Cut studio: portions, tray, heat, scaling</v-btn><v-btn variant="tonal" to="/chart">Chart for the fridge door</v-btn></p>
-                    <details v-if="answer !== null && answer.assumptions.length > 0" class="assumed">
-                        <summary>Taken for granted ({{ answer.assumptions.length }})</summary>
-                        <ul><li v-for="one in answer.assumptions" :key="one.code + one.message">{{ one.message }}</li></ul>
-                    </details>
+                    <FoldPart v-if="answer !== null && answer.assumptions.length > 0" :title="`Taken for granted (${answer.assumptions.length})`">
+                        <ul class="assumed"><li v-for="one in answer.assumptions" :key="one.code + one.message">{{ one.message }}</li></ul>
+                    </FoldPart>
                 </template>
             </aside>
         </div>

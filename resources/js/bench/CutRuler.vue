@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
+import { useElementSize, useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Cut } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
@@ -13,11 +13,15 @@ const cut = defineModel<Cut>({ required: true })
 const scale = useLocalStorage('mildbowl.screen-scale', 1)
 
 const { mmAnInch } = useUnits()
-const GAP = 5
+const GAP = 7
+/** A hand wants so many pixels to take hold of. */
+const HOLD_PX = 28
+const CSS_MM = 96 / 25.4
 const svg = ref<SVGSVGElement | null>(null)
 const kitchen = useKitchen()
 const shape = computed(() => shapeOf(cut.value, kitchen.choices?.shapes ?? []))
 const outline = computed(() => outlineOf(cut.value, shape.value))
+const { width: drawnPx } = useElementSize(svg)
 const handles = computed(() => handlesOf(shape.value))
 const sizes = computed(() => cut.value as unknown as Record<string, number>)
 const thick = computed(() => {
@@ -40,6 +44,11 @@ const quarters = computed(() => {
 
     return inch === null ? [] : Array.from({ length: Math.floor((ruler.value - 2) / inch * 4) + 1 }, (_, n) => ({ inches: n / 4, x: n / 4 * inch, isWhole: n % 4 === 0 }))
 })
+
+/** How far the drawing is from its true size: a narrow screen draws it smaller. */
+const drawnAs = computed(() => drawnPx.value === 0 ? 1 : Math.min(1, drawnPx.value / (ruler.value * scale.value * CSS_MM)))
+/** What a hand takes hold of, in the millimetres of the drawing. */
+const hold = computed(() => HOLD_PX / CSS_MM / scale.value / drawnAs.value)
 
 /** Where to press a knife before baking: the length of the piece runs along its longer side. */
 const scoreLines = computed(() => {
@@ -98,14 +107,18 @@ function nudge(event: KeyboardEvent, key: string): void {
         <path v-if="outline !== null && score" :d="scoreLines" class="ruler__score" :transform="`translate(0 ${tall - outline.height})`" />
         <g v-if="thick !== null">
             <rect class="ruler__piece" :x="sideX" :y="tall - (outline?.height ?? 0)" :width="thick.mm" :height="outline?.height ?? 0" rx=".8" />
-            <rect class="ruler__handle" role="slider" tabindex="0" aria-label="Drag: thick" :aria-valuenow="thick.mm" aria-valuemin="1" aria-valuemax="500" :x="sideX + thick.mm - 1.6" :y="tall - (outline?.height ?? 0) / 2 - 4" width="3.2" height="8" rx="1.6" @pointerdown="drag($event, thick.key, 'across')" @keydown="nudge($event, thick.key)" />
+            <g class="ruler__handle" role="slider" tabindex="0" aria-label="Drag: thick" :aria-valuenow="thick.mm" aria-valuemin="1" aria-valuemax="500" @pointerdown="drag($event, thick.key, 'across')" @keydown="nudge($event, thick.key)">
+                <rect class="ruler__hold" :x="sideX + thick.mm - hold / 2" :y="tall - (outline?.height ?? 0) / 2 - hold / 2" :width="hold" :height="hold" /><rect :x="sideX + thick.mm - 1.6" :y="tall - (outline?.height ?? 0) / 2 - 4" width="3.2" height="8" rx="1.6" />
+            </g>
         </g>
         <template v-if="outline !== null">
-            <rect
+            <g
                 v-for="handle in handles" :key="handle.key" class="ruler__handle" role="slider" tabindex="0" :aria-label="`Drag: ${handle.label}`" :aria-valuenow="sizes[handle.key]" aria-valuemin="1" aria-valuemax="500"
-                :x="handle.axis === 'across' ? outline.width - 1.6 : outline.width / 2 - 4" :y="handle.axis === 'across' ? tall - outline.height / 2 - 4 : tall - outline.height - 1.6" :width="handle.axis === 'across' ? 3.2 : 8" :height="handle.axis === 'across' ? 8 : 3.2" rx="1.6"
                 @pointerdown="drag($event, handle.key, handle.axis)" @keydown="nudge($event, handle.key)"
-            />
+            >
+                <rect class="ruler__hold" :x="(handle.axis === 'across' ? outline.width : outline.width / 2) - hold / 2" :y="tall - (handle.axis === 'across' ? outline.height / 2 : outline.height) - hold / 2" :width="hold" :height="hold" />
+                <rect :x="handle.axis === 'across' ? outline.width - 1.6 : outline.width / 2 - 4" :y="handle.axis === 'across' ? tall - outline.height / 2 - 4 : tall - outline.height - 1.6" :width="handle.axis === 'across' ? 3.2 : 8" :height="handle.axis === 'across' ? 8 : 3.2" rx="1.6" />
+            </g>
         </template>
         <g v-for="(bite, index) in bites" :key="bite.mm">
             <circle :cx="biteX(index) + bite.mm / 2" :cy="tall - bite.mm / 2" :r="bite.mm / 2" class="ruler__bite" />
@@ -116,4 +129,5 @@ function nudge(event: KeyboardEvent, key: string): void {
         <path :d="quarters.map((one) => `M${one.x} ${tall + 10} v${one.isWhole ? 4 : 2}`).join(' ')" class="ruler__ticks" />
         <text v-for="one in quarters.filter((mark) => mark.isWhole && mark.inches > 0)" :key="one.inches" :x="one.x" :y="tall + 17" text-anchor="middle">{{ one.inches }} in</text>
     </svg>
+    <p v-if="drawnAs < .98" class="hint">Drawn at {{ Math.round(100 * drawnAs) }} % of its true size: this screen is too narrow for it.</p>
 </template>

@@ -6,6 +6,7 @@ import { useKitchen } from '../kitchen/useKitchen'
 import FindingMark from '../ui/FindingMark.vue'
 import { age } from '../ui/format'
 import { LEVELS, type Level } from '../ui/levels'
+import { vRoving } from '../ui/roving'
 import { useUnits } from '../ui/useUnits'
 
 /** The dogs of the kitchen; a tap seats one at the table or lets it go. */
@@ -34,7 +35,7 @@ function worst(dog: Dog): Level | null {
 <template>
     <section class="table" aria-labelledby="table-title">
         <h2 id="table-title">At the table</h2>
-        <ul>
+        <ul v-roving>
             <li v-for="dog in shown" :key="dog.id">
                 <button type="button" class="seat" :class="{ 'seat--taken': dog.atTable }" :aria-pressed="dog.atTable" @click="kitchen.seat(dog)">
                     <span class="seat__name">{{ dog.name }}</span>
@@ -42,7 +43,7 @@ function worst(dog: Dog): Level | null {
                     <span v-if="dog.atTable && worst(dog) !== null" class="seat__worst"><FindingMark :level="worst(dog)!" /><span>{{ LEVELS[worst(dog)!].word }}</span></span>
                 </button>
             </li>
-            <li v-if="others.length > 0"><SeatAnother class="table__others" :dogs="others" @seat="seat" /></li>
+            <li v-if="others.length > 0" data-own-stop><SeatAnother class="table__others" :dogs="others" @seat="seat" /></li>
             <li><router-link class="seat seat--new" to="/dogs/new"><v-icon :icon="mdiPlus" size="20" aria-hidden="true" /> Add a dog</router-link></li>
         </ul>
     </section>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { api } from '../api/client'
 import type { DoughAnswer, FormulateAnswer } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
+import FoldPart from '../ui/FoldPart.vue'
 import { useAsked } from '../ui/useAsked'
 import BalanceSlider from './BalanceSlider.vue'
 import { useQuestion } from './useQuestion'
@@ -63,7 +64,7 @@ const place = computed(() => {
             </g>
             <path :d="`M${place.at} 14 l-7 -13 h14 z`" class="needle" />
         </svg>
-        <details class="assumed" @toggle="opened = ($event.target as HTMLDetailsElement).open"><summary>Right for what you make of it?</summary>
+        <FoldPart v-model:open="opened" title="Right for what you make of it?">
             <div class="fields">
                 <v-select v-model="felt" class="field--long" label="Under your hand it" :items="[{ id: '', name: 'is as worked out' }, ...feels.map((one) => ({ id: one.feel, name: one.feel }))]" />
                 <v-select v-model="wanted" class="field--long" label="You want" :items="[{ id: '', name: 'what the cut wants' }, ...feels.map((one) => ({ id: one.feel, name: one.feel }))]" />
@@ -71,6 +72,6 @@ const place = computed(() => {
             <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
             <p v-if="advice !== null && !stale" role="status">{{ advice.says }}</p>
             <BalanceSlider v-if="advice !== null && advice.balance !== null && !stale" :balance="advice.balance" />
-        </details>
+        </FoldPart>
     </figure>
 </template>

@@ -34,15 +34,15 @@ const showsMore = computed(() => !isBody.value || wantsMore.value || props.part.
         <div class="part-head__picks">
             <v-select class="part-head__select" :model-value="part.role" :aria-label="`What ${name} is`" :items="roles" variant="plain" density="compact" @update:model-value="say(part, { role: $event as Part['role'] })" />
             <v-select class="part-head__select" :model-value="part.process" :aria-label="`How ${name} is heated`" :items="processes" variant="plain" density="compact" @update:model-value="say(part, { process: $event as Part['process'] })" />
-            <button v-if="!isBody && part.into.length === 0" type="button" class="part-head__pick" :aria-label="`${part.joins === 'before' ? 'There before the heat' : 'Joined after the heat'}: change`" @click="say(part, { joins: part.joins === 'before' ? 'after' : 'before' })">{{ part.joins === 'before' ? 'there before the heat' : 'joined after the heat' }}</button>
+            <v-btn v-if="!isBody && part.into.length === 0" class="part-head__pick" :aria-label="`${part.joins === 'before' ? 'There before the heat' : 'Joined after the heat'}: change`" @click="say(part, { joins: part.joins === 'before' ? 'after' : 'before' })">{{ part.joins === 'before' ? 'there before the heat' : 'joined after the heat' }}</v-btn>
             <template v-if="showsMore">
-                <button type="button" class="part-head__pick" :aria-pressed="part.keeps.strained" @click="keep(part, { strained: !part.keeps.strained })">strained</button>
-                <button type="button" class="part-head__pick" :aria-pressed="part.keeps.drained" @click="keep(part, { drained: !part.keeps.drained })">fat poured off</button>
+                <v-btn class="part-head__pick" :aria-pressed="part.keeps.strained" @click="keep(part, { strained: !part.keeps.strained })">strained</v-btn>
+                <v-btn class="part-head__pick" :aria-pressed="part.keeps.drained" @click="keep(part, { drained: !part.keeps.drained })">fat poured off</v-btn>
                 <NumberField class="part-head__number" label="weighs, g" placeholder="all" :value="part.keeps.grams" :above="0" @meant="keep(part, { grams: $event })" />
                 <NumberField v-if="!isBody" class="part-head__number" label="g on a piece" placeholder="evenly" :value="said(part)?.gramsPerPiece ?? null" :above="0" @meant="say(part, { gramsPerPiece: $event })" />
             </template>
-            <button v-else type="button" class="part-head__pick" @click="wantsMore = true">more of it</button>
-            <button v-if="said(part) !== undefined" type="button" class="part-head__pick" @click="forget(part)">guess it again</button>
+            <v-btn v-else class="part-head__pick" @click="wantsMore = true">more of it</v-btn>
+            <v-btn v-if="said(part) !== undefined" class="part-head__pick" @click="forget(part)">guess it again</v-btn>
         </div>
         <p v-if="refused !== null" class="problem" role="alert">{{ refused }}</p>
     </section>

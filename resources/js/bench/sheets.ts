@@ -51,8 +51,8 @@ export interface Sheet {
     /** what was said of its parts; the rest is guessed by the headings */
     parts: AskedPart[]
     without: GoesWithout[]
-    /** what the oven is set to, in the unit this kitchen reads */
-    ovenAt: number | null
+    /** what the oven is set to, °C whatever the kitchen reads */
+    ovenC: number | null
     /** weighed and counted after cooling; overrules the estimate */
     measured: Measured
     confirmed: Confirmation[]
@@ -66,7 +66,7 @@ export interface Sheet {
 
 export function blankSheet(): Sheet {
     return {
-        recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parts: [], without: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null, ovenAt: null, measured: { ...UNMEASURED },
+        recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parts: [], without: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null, ovenC: null, measured: { ...UNMEASURED },
         cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 }, texture: 'biscuit',
     }
 }
@@ -134,7 +134,7 @@ export function isBlank(sheet: Sheet): boolean {
 }
 
 /** What is said of a sheet beside its words, and goes back with them. A confirmation does not: it stands in the record, and is taken back there. */
-export const SAID = ['recipeId', 'parentId', 'title', 'cut', 'texture', 'portions', 'parts', 'without', 'ovenAt', 'measured', 'bound', 'source', 'yield', 'prepMinutes', 'bakeMinutes'] as const
+export const SAID = ['recipeId', 'parentId', 'title', 'cut', 'texture', 'portions', 'parts', 'without', 'ovenC', 'measured', 'bound', 'source', 'yield', 'prepMinutes', 'bakeMinutes'] as const
 
 export type Said = Pick<Sheet, typeof SAID[number]>
 

@@ -30,7 +30,7 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
     let late: ReturnType<typeof setTimeout> | undefined
 
     const request = computed<AskedRecipe | null>(() => {
-        const { title, text, steps, parts, without, cut, texture, portions, confirmed, measured, bound, ovenAt } = sheet.value
+        const { title, text, steps, parts, without, cut, texture, portions, confirmed, measured, bound, ovenC } = sheet.value
         if (text.trim() === '') return null
 
         return {
@@ -44,7 +44,7 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
             confirmed: [...confirmed.map(({ code, line, dog }) => ({ code, line, dog })), ...saidOnTheWay()],
             measured,
             bound: bound.map(({ line, productId }) => ({ line, product: productId })),
-            ...(ovenAt === null ? {} : { oven: kitchen.kitchen?.temperature === 'F' ? { fahrenheit: ovenAt } : { celsius: ovenAt } }),
+            ...(ovenC === null ? {} : { oven: { celsius: ovenC } }),
             explain: true,
         }
     })

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Clipping, ReadAnswer } from '../api/types.generated'
 import { wordsOf } from '../kitchen/useKitchen'
+import FoldPart from '../ui/FoldPart.vue'
 import TalkView from './TalkView.vue'
 import { mdiFileUploadOutline } from '@mdi/js'
 
@@ -107,8 +108,8 @@ function counted(text: string, word: string): string {
                         <v-btn variant="tonal" @click="take(one)">Lay it on the bench</v-btn>
                     </li>
                 </ul>
-                <details v-if="found.notUnderstood.length > 0" class="assumed"><summary>Not understood ({{ found.notUnderstood.length }})</summary><ul><li v-for="one in found.notUnderstood" :key="one">{{ one }}</li></ul></details>
-                <details v-if="(found.setAside ?? []).length > 0" class="assumed"><summary>Set aside ({{ (found.setAside ?? []).length }})</summary><ul><li v-for="(one, n) in found.setAside" :key="n">{{ one.said }}</li></ul></details>
+                <FoldPart v-if="found.notUnderstood.length > 0" :title="`Not understood (${found.notUnderstood.length})`"><ul class="assumed"><li v-for="one in found.notUnderstood" :key="one">{{ one }}</li></ul></FoldPart>
+                <FoldPart v-if="(found.setAside ?? []).length > 0" :title="`Set aside (${(found.setAside ?? []).length})`"><ul class="assumed"><li v-for="(one, n) in found.setAside" :key="n">{{ one.said }}</li></ul></FoldPart>
                 <p class="paper__ends">
                     <v-btn @click="found = null">Back</v-btn>
                     <v-btn v-if="found.recipes.length > 1" variant="outlined" @click="keepAll">Keep all on the shelf</v-btn>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
 import type { Clipping } from '../api/types.generated'
+import { useUnits } from '../ui/useUnits'
 import { answered, askedOf, rowsOf, stretches, withAmount, type ToldRow } from './talk'
 
 /** What was told, beside the sheets that came of it: a tap on either shows the other, and what is not sure is asked. */
+const units = useUnits()
 const props = defineProps<{ content: string, sheets: Clipping[] }>()
 const emit = defineEmits<{ take: [clipping: Clipping] }>()
 
@@ -80,7 +82,7 @@ function take(): void {
                 </li>
             </ul>
             <p v-if="sheet.bake && sheet.bake.celsius !== null" class="slip__text">
-                {{ sheet.bake.celsius }} °C<template v-if="sheet.bake.minutes">, {{ Math.round(sheet.bake.minutes.low) === Math.round(sheet.bake.minutes.high) ? Math.round(sheet.bake.minutes.best) : `${Math.round(sheet.bake.minutes.low)}–${Math.round(sheet.bake.minutes.high)}` }} minutes</template><template v-if="sheet.bake.thicknessMm">, {{ sheet.bake.thicknessMm }} mm thick</template>
+                {{ units.heat({ ...sheet.bake, celsius: sheet.bake.celsius, fahrenheit: sheet.bake.fahrenheit ?? 0 }) }}<template v-if="sheet.bake.minutes">, {{ Math.round(sheet.bake.minutes.low) === Math.round(sheet.bake.minutes.high) ? Math.round(sheet.bake.minutes.best) : `${Math.round(sheet.bake.minutes.low)}–${Math.round(sheet.bake.minutes.high)}` }} minutes</template><template v-if="sheet.bake.thicknessMm">, {{ units.mm(sheet.bake.thicknessMm) }} thick</template>
             </p>
             <p v-if="(sheet.warnings ?? []).length > 0" class="slip__text">Warned of, and left out: {{ (sheet.warnings ?? []).map((one) => one.name).join(', ') }}.</p>
             <p v-if="open > 0" role="status">{{ open === 1 ? 'One line is not sure: tap it.' : `${open} lines are not sure: tap them.` }}</p>

@@ -84,7 +84,7 @@ const mind = computed<string[]>({
 const namesOf = (ids: string[], names: { id: string, name: string }[] | undefined): string => ids.map((one) => names?.find((other) => other.id === one)?.name ?? one).join(', ')
 /** What is known already, beside the name of each part: nothing has to be opened to see it. */
 const said = computed(() => ({
-    more: [form.breed, form.sex, form.activity === 'normal' ? '' : form.activity.replace('-', ', '), form.grown === '' ? '' : `grown ${form.grown}`].filter(Boolean).join(' · '),
+    more: [form.breed, form.sex, form.activity === 'normal' ? '' : form.activity.replace('-', ', '), form.grown === '' ? '' : `grown ${/[a-z]/i.test(form.grown) ? form.grown : `${form.grown} ${unit}`}`].filter(Boolean).join(' · '),
     body: form.bodyCondition === null ? '' : `${form.bodyCondition} of 9`,
     eating: [form.teeth === 'few' ? 'few teeth' : form.teeth === 'none' ? 'no teeth' : '', form.eating === 'gulps' ? 'gulps' : '', form.meals === null ? '' : `${form.meals} meals`].filter(Boolean).join(' · '),
     reacts: [namesOf(form.allergies, kitchen.choices?.allergens), form.only.length === 0 ? '' : `only ${namesOf(form.only, eatable.value)}`].filter(Boolean).join(' · '),
@@ -139,7 +139,7 @@ function problemOf(...keys: string[]): string[] {
 
 <template>
     <form class="dog-form" novalidate @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
-        <p v-if="back" class="hint" role="status">What you wrote here before is back. <button type="button" class="link" @click="anew">Begin anew</button></p>
+        <p v-if="back" class="hint" role="status">What you wrote here before is back. <v-btn class="link" @click="anew">Begin anew</v-btn></p>
         <fieldset>
             <legend>{{ dog === null ? 'Four things to begin with' : 'Who' }}</legend>
             <div class="fields">

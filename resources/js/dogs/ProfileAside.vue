@@ -6,6 +6,7 @@ import { useCollection } from '../kitchen/useCollection'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
 import DateField from '../ui/DateField.vue'
+import FoldPart from '../ui/FoldPart.vue'
 import NumberField from '../ui/NumberField.vue'
 import { writtenDate } from '../ui/dates'
 import { dayIn, figure, spread } from '../ui/format'
@@ -87,6 +88,6 @@ async function unweigh(id: string): Promise<void> {
             <DateField label="on" :value="weighed.on" :most="today" @meant="weighed.on = $event ?? today" />
             <v-btn type="submit" variant="tonal" :disabled="weighed.kg === null">Write it down</v-btn>
         </form>
-        <details v-if="weighings.items.length > 0" class="assumed"><summary>Weights so far ({{ weighings.items.length }})</summary><ul><li v-for="one in [...weighings.items].reverse()" :key="one.id">{{ writtenDate(one.on, kitchen.kitchen?.datesAs ?? 'dmy') }}: {{ one.kg === undefined ? 'waits for the kitchen' : units.kg(one.kg) }} <v-btn size="small" :aria-label="`Take out the weight of ${one.on}`" @click="unweigh(one.id)">Take out</v-btn></li></ul></details>
+        <FoldPart v-if="weighings.items.length > 0" :title="`Weights so far (${weighings.items.length})`"><ul class="assumed"><li v-for="one in [...weighings.items].reverse()" :key="one.id">{{ writtenDate(one.on, kitchen.kitchen?.datesAs ?? 'dmy') }}: {{ one.kg === undefined ? 'waits for the kitchen' : units.kg(one.kg) }} <v-btn size="small" :aria-label="`Take out the weight of ${one.on}`" @click="unweigh(one.id)">Take out</v-btn></li></ul></FoldPart>
     </aside>
 </template>

@@ -12,9 +12,11 @@ import { dayIn, figure, pieces } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 import TogglePill from '../ui/TogglePill.vue'
 import DateField from '../ui/DateField.vue'
+import { useUnits } from '../ui/useUnits'
 
 /** One page for the fridge door: each dog, each treat, pieces a day, what to hold back, until when. */
 const kitchen = useKitchen()
+const { isPounds } = useUnits()
 const { sheet } = useSheet()
 const { question } = useQuestion()
 
@@ -117,7 +119,7 @@ function print(): void {
         <section v-if="away !== null" class="chart__away" aria-labelledby="away-title">
             <h2 id="away-title">{{ sheet.title === '' ? 'This treat' : sheet.title }}, for giving away</h2>
             <p v-if="away.stops !== null" class="problem">Not to be given away: {{ away.stops }}</p>
-            <table v-else class="chart__table"><thead><tr><th scope="col">a dog of</th><th scope="col">pieces a day, at most</th><th scope="col" /></tr></thead><tbody><tr v-for="row in away.rows" :key="row.kg"><th scope="row">{{ row.kg }} kg ({{ row.lb }} lb)</th><td>{{ pieces(row.piecesPerDay ?? 0) }}</td><td>{{ row.breakFirst ? 'break it first' : '' }}</td></tr></tbody></table>
+            <table v-else class="chart__table"><thead><tr><th scope="col">a dog of</th><th scope="col">pieces a day, at most</th><th scope="col" /></tr></thead><tbody><tr v-for="row in away.rows" :key="row.kg"><th scope="row">{{ isPounds() ? `${row.lb} lb (${row.kg} kg)` : `${row.kg} kg (${row.lb} lb)` }}</th><td>{{ pieces(row.piecesPerDay ?? 0) }}</td><td>{{ row.breakFirst ? 'break it first' : '' }}</td></tr></tbody></table>
             <p class="hint">{{ away.assumes }}</p>
         </section>
     </div>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { api } from '../api/client'
 import type { OccasionAnswer } from '../api/types.generated'
 import { useQuestion } from '../bench/useQuestion'
+import FoldPart from '../ui/FoldPart.vue'
 import { pieces } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 
@@ -44,7 +45,7 @@ const without = (parts: string[]): string => parts.map((one) => one.replace(/^fo
 </script>
 
 <template>
-    <details class="assumed party" @toggle="opened = ($event.target as HTMLDetailsElement).open"><summary>A party: who gets what of it</summary>
+    <FoldPart v-model:open="opened" class="party" title="A party: who gets what of it">
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <template v-if="answer !== null && !stale">
             <svg v-if="isDrawn" viewBox="0 0 220 220" class="party__cake" role="img" :aria-label="`The cake in ${whole} slices`">
@@ -56,5 +57,5 @@ const without = (parts: string[]): string => parts.map((one) => one.replace(/^fo
             <ul class="party__dogs"><li v-for="one in answer.party" :key="one.dog"><template v-if="one.possible">{{ one.says }}</template><template v-else><strong>{{ one.dog }}</strong>: none. {{ one.says.replace(`${one.dog} is not cleared: `, '') }}</template></li></ul>
             <p class="hint">{{ pieces(Math.floor(answer.leftPieces * 4 + 1e-6) / 4) }} left over. Doses are never borrowed against; a healthy dog's fat is spread over the days without.</p>
         </template>
-    </details>
+    </FoldPart>
 </template>

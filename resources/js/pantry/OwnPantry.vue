@@ -105,7 +105,7 @@ async function remove(kind: 'foods' | 'names', id: string, name: string): Promis
                 <v-text-field v-model="word.search" class="field--long" label="means" maxlength="80" placeholder="the food it is" autocomplete="off" />
                 <v-btn type="submit" variant="tonal" :disabled="word.words.trim() === ''">Look</v-btn>
             </form>
-            <ul class="products"><li v-for="one in offers" :key="one.ingredient"><button type="button" class="start" @click="keepWord(one.ingredient)">{{ one.name }}</button> <span class="hint">{{ one.reason }}</span></li></ul>
+            <ul class="products"><li v-for="one in offers" :key="one.ingredient"><v-btn class="start" @click="keepWord(one.ingredient)">{{ one.name }}</v-btn> <span class="hint">{{ one.reason }}</span></li></ul>
         </section>
     </div>
 </template>

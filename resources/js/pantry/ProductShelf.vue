@@ -70,7 +70,7 @@ async function remove(product: Product): Promise<void> {
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <ul v-if="found !== null" class="products">
             <li v-if="found.length === 0 && problem === null">Nothing of that name on the shelf.</li>
-            <li v-for="one in found" :key="one.number"><button type="button" class="start" @click="take(one)">{{ one.name }}</button> <span class="hint">{{ one.number }}</span></li>
+            <li v-for="one in found" :key="one.number"><v-btn class="start" @click="take(one)">{{ one.name }}</v-btn> <span class="hint">{{ one.number }}</span></li>
         </ul>
     </section>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { AskedRaid } from '../api/asked'
 import type { Dog, RaidAnswer } from '../api/types.generated'
@@ -11,6 +11,8 @@ import { refusedIn } from '../ui/refused'
 import SwitchRow from '../ui/SwitchRow.vue'
 import { useUnits } from '../ui/useUnits'
 import { goOn } from '../ui/goOn'
+import { ownStore } from '../ui/store'
+import { useDraft } from '../ui/useDraft'
 
 /** A dog got at something. Two taps: this, then the dog. The words to act on stand there from the first moment. */
 const open = defineModel<boolean>({ required: true })
@@ -18,14 +20,12 @@ const kitchen = useKitchen()
 const { sheet } = useSheet()
 const units = useUnits()
 
+/** What is told in a hurry is there again after a wrong key or a reload; what was told this morning is not of now. */
+const LASTS_MS = 60 * 60 * 1000
+const form = reactive({ kind: 'food' as 'food' | 'recipe' | 'product', food: '', pieces: null as number | null, recipeId: null as string | null, productId: null as string | null, grams: null as number | null, when: '' })
+const { anew } = useDraft('raid', form, null, ownStore(), LASTS_MS)
+/** Asked anew each time: which dog it was is never taken from the last. */
 const dog = ref<Dog | null>(null)
-const kind = ref<'food' | 'recipe' | 'product'>('food')
-const food = ref('')
-const pieces = ref<number | null>(null)
-const recipeId = ref<string | null>('')
-const productId = ref<string | null>('')
-const grams = ref<number | null>(null)
-const when = ref('')
 const answer = ref<RaidAnswer | null>(null)
 const problem = ref<string | null>(null)
 
@@ -40,36 +40,50 @@ let turn = 0
 
 watch(open, (is) => {
     turn++
-    if (!is) return
+    if (!is) {
+        // it was counted: the next one begins empty
+        if (answer.value !== null) anew()
+        return
+    }
     dog.value = null
     answer.value = null
     problem.value = null
-    recipeId.value = sheet.value.recipeId ?? (sheet.value.text.trim() === '' ? '' : 'bench')
-})
+    form.recipeId ??= sheet.value.recipeId ?? (sheet.value.text.trim() === '' ? null : 'bench')
+}, { immediate: true })
 
 async function count(): Promise<void> {
     if (dog.value === null) return
     problem.value = null
-    const recipe = recipes.value.find((one) => one.id === recipeId.value)
-    const product = kitchen.products.find((one) => one.id === productId.value)
-    const what = kind.value === 'food' ? { food: food.value }
-        : kind.value === 'product' ? (product === undefined ? null : { product: { id: product.id, grams: grams.value ?? 0 } })
-            : recipe === undefined ? null : { recipe: { ...recipe.asked, ...(pieces.value === null ? {} : { pieces: pieces.value }) } }
-    if (kind.value === 'product' && product !== undefined && grams.value === null) {
+    const recipe = recipes.value.find((one) => one.id === form.recipeId)
+    const product = kitchen.products.find((one) => one.id === form.productId)
+    const what = form.kind === 'food' ? { food: form.food }
+        : form.kind === 'product' ? (product === undefined ? null : { product: { id: product.id, grams: form.grams ?? 0 } })
+            : recipe === undefined ? null : { recipe: { ...recipe.asked, ...(form.pieces === null ? {} : { pieces: form.pieces }) } }
+    if (form.kind === 'product' && product !== undefined && form.grams === null) {
         problem.value = 'Say about how many grams; the most it may have been.'
         return
     }
     if (what === null) {
-        problem.value = kind.value === 'product' ? 'Choose the product.' : 'Choose the recipe.'
+        problem.value = form.kind === 'product' ? 'Choose the product.' : 'Choose the recipe.'
         return
     }
     const mine = ++turn
     try {
-        const given = await api.raid({ dog: dog.value.id, ...what, ...(when.value.trim() === '' ? {} : { when: when.value }) })
+        const given = await api.raid({ dog: dog.value.id, ...what, ...(form.when.trim() === '' ? {} : { when: form.when }) })
         if (mine === turn) answer.value = given
     } catch (error) {
         if (mine === turn) problem.value = wordsOf(error)
     }
+}
+
+/** What was counted, for whoever hears the page: the doses, and what they reach. */
+const counted = computed(() => answer.value === null ? '' : [
+    answer.value.what, ...answer.value.never.map((one) => one.message),
+    ...answer.value.doses.map((dose) => `${dose.name}: ${doseSaid(dose)}${dose.reached === null ? '' : `, ${dose.reached}`}`),
+].join('. '))
+
+function doseSaid(dose: RaidAnswer['doses'][number]): string {
+    return dose.perKg === null ? `${figure(dose.amount.high)} in all` : `${figure(dose.perKg.best)} ${dose.unit}, at most ${figure(dose.perKg.high)}`
 }
 
 function anotherDog(): void {
@@ -87,31 +101,32 @@ function print(): void {
         <div class="paper raid">
             <h2 id="raid-title">{{ dog === null ? 'A dog got at something' : `${dog.name} got at something` }}</h2>
             <p class="raid__words" role="alert">{{ answer?.words ?? STANDING }}</p>
+            <p class="unseen" role="status">{{ counted }}</p>
             <template v-if="dog === null">
                 <p>Which dog?</p>
                 <div class="raid__dogs"><button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">{{ one.name }}<small>{{ units.weight(one) }}</small></button></div>
             </template>
             <form v-else-if="answer === null" class="raid__form" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || count()">
-                <SwitchRow v-model="kind" label="What it took" :items="[{ value: 'food', title: 'a food' }, { value: 'recipe', title: 'treats of mine' }, { value: 'product', title: 'a product' }]" />
-                <v-textarea v-if="kind === 'food'" v-model="food" label="What and how much, one a line" rows="2" placeholder="100 g dark chocolate" />
-                <template v-else-if="kind === 'recipe'">
-                    <v-autocomplete v-model="recipeId" label="Which treats" placeholder="choose" :items="recipes" item-title="title" item-value="id" />
-                    <NumberField label="How many pieces (empty: the whole batch)" :short="false" :value="pieces" :above="0" of="high" live @meant="pieces = $event" />
+                <SwitchRow v-model="form.kind" label="What it took" :items="[{ value: 'food', title: 'a food' }, { value: 'recipe', title: 'treats of mine' }, { value: 'product', title: 'a product' }]" />
+                <v-textarea v-if="form.kind === 'food'" v-model="form.food" label="What and how much, one a line" rows="2" placeholder="100 g dark chocolate" />
+                <template v-else-if="form.kind === 'recipe'">
+                    <v-autocomplete v-model="form.recipeId" label="Which treats" placeholder="choose" :items="recipes" item-title="title" item-value="id" />
+                    <NumberField label="How many pieces (empty: the whole batch)" :short="false" :value="form.pieces" :above="0" of="high" live @meant="form.pieces = $event" />
                 </template>
                 <template v-else>
-                    <v-autocomplete v-model="productId" label="Which product" placeholder="choose" :items="kitchen.products" item-title="name" item-value="id" />
-                    <NumberField label="About how many grams" :short="false" :value="grams" :above="0" of="high" live @meant="grams = $event" />
+                    <v-autocomplete v-model="form.productId" label="Which product" placeholder="choose" :items="kitchen.products" item-title="name" item-value="id" />
+                    <NumberField label="About how many grams" :short="false" :value="form.grams" :above="0" of="high" live @meant="form.grams = $event" />
                 </template>
-                <v-text-field v-model="when" label="When" placeholder="half an hour ago" maxlength="60" autocomplete="off" />
+                <v-text-field v-model="form.when" label="When" placeholder="half an hour ago" maxlength="60" autocomplete="off" />
                 <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
                 <p class="paper__ends"><v-btn @click="anotherDog">Another dog</v-btn><v-btn type="submit" variant="flat" color="error">Count it</v-btn></p>
             </form>
             <template v-else>
-                <p class="raid__what" role="status">{{ answer.what }}<template v-if="answer.when">, {{ answer.when }}</template>.</p>
+                <p class="raid__what">{{ answer.what }}<template v-if="answer.when">, {{ answer.when }}</template>.</p>
                 <p v-if="answer.kcal !== null">{{ figure(answer.kcal.best) }} kcal<template v-if="answer.shareOfDayPercent !== null">: {{ figure(answer.shareOfDayPercent) }} % of its day</template>.</p>
                 <ul class="raid__list"><li v-for="one in answer.never" :key="one.message"><strong>{{ one.message }}</strong><span v-if="one.figure">{{ ` ${one.figure}.` }}</span></li></ul>
                 <div v-for="dose in answer.doses" :key="dose.substance" class="raid__dose" :class="{ 'raid__dose--reached': dose.reached !== null }">
-                    <p><strong>{{ dose.name }}: {{ dose.perKg === null ? `${figure(dose.amount.high)} in all` : `${figure(dose.perKg.best)} ${dose.unit}, at most ${figure(dose.perKg.high)}` }}</strong><template v-if="dose.reached !== null"> — {{ dose.reached }}</template></p>
+                    <p><strong>{{ dose.name }}: {{ doseSaid(dose) }}</strong><template v-if="dose.reached !== null"> — {{ dose.reached }}</template></p>
                     <p class="raid__marks">{{ dose.thresholds.map((one) => `${one.at} ${dose.unit}: ${one.sign}`).join('; ') }}. {{ dose.remark }}</p>
                 </div>
                 <p v-if="answer.unread.length > 0" class="problem">Not known to us: {{ answer.unread.join('; ') }}. Tell the vet as it is.</p>

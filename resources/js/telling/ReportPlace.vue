@@ -6,11 +6,13 @@ import { useSheet } from '../bench/useSheet'
 import { useKitchen } from '../kitchen/useKitchen'
 import { figure, grams, pieces } from '../ui/format'
 import { LEVELS, worstFirst } from '../ui/levels'
+import { useUnits } from '../ui/useUnits'
 
 /** The screening report of what lies on the bench, for one dog, to print or to keep. */
 const route = useRoute()
 const kitchen = useKitchen()
 const { sheet } = useSheet()
+const { kg } = useUnits()
 const { answer, freshness } = useQuestion()
 
 const id = computed(() => String(route.params['dog'] ?? ''))
@@ -47,7 +49,7 @@ function print(): void {
         <p v-if="freshness === 'late'" class="problem">Not checked yet: the kitchen has not answered for what stands on the sheet now.</p>
         <p v-else-if="answer === null || verdict === undefined" class="problem">Lay a recipe on the bench and seat {{ name }} at the table first.</p>
         <template v-else>
-            <p class="report__for"><strong>{{ sheet.title || 'Untitled sheet' }}</strong> for <strong>{{ name }}</strong><template v-if="dog">, {{ [dog.breed, dog.weightKg === null ? null : `${dog.weightKg} kg`].filter(Boolean).join(', ') }}</template></p>
+            <p class="report__for"><strong>{{ sheet.title || 'Untitled sheet' }}</strong> for <strong>{{ name }}</strong><template v-if="dog">, {{ [dog.breed, dog.weightKg === null ? null : kg(dog.weightKg)].filter(Boolean).join(', ') }}</template></p>
             <p class="report__verdict">{{ verdict.cleared ? 'Nothing found that stops this batch for this dog.' : 'Not cleared for this dog.' }} <template v-if="ration !== undefined">{{ verdict.cleared ? `${pieces(ration.piecesPerDay ?? 0)} a day, held by ${ration.explain?.shows ?? ''}.` : '' }}</template></p>
             <section v-for="(line, index) in lines" :key="index" class="report__line">
                 <h2>{{ line.text }} <small>{{ line.amount }}</small></h2>

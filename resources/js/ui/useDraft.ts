@@ -12,8 +12,9 @@ const AFTER_MS = 200
  * @param name which form it is; another name is another draft
  * @param form the form itself, as it is when it is opened; its draft is written into it
  * @param on the version of what the form is of; a draft keeps the one it was begun on
+ * @param lastsMs what was typed longer ago is not taken up
  */
-export function useDraft<T extends object>(name: string, form: T, on: number | null = null, store: Store = ownStore()): { back: Ref<boolean>, forget: () => void, anew: () => void, base: Ref<T>, on: Ref<number | null> } {
+export function useDraft<T extends object>(name: string, form: T, on: number | null = null, store: Store = ownStore(), lastsMs = Infinity): { back: Ref<boolean>, forget: () => void, anew: () => void, base: Ref<T>, on: Ref<number | null> } {
     const key = PREFIX + name
     const opened = copy(form)
     const base = ref(copy(form)) as Ref<T>
@@ -21,8 +22,8 @@ export function useDraft<T extends object>(name: string, form: T, on: number | n
     const back = ref(false)
     let isLeft = false
 
-    const kept = read<{ form: Partial<T>, base: T, on: number | null }>(store, key)
-    if (kept !== null && typeof kept.form === 'object' && typeof kept.base === 'object') {
+    const kept = read<{ form: Partial<T>, base: T, on: number | null, at?: number }>(store, key)
+    if (kept !== null && Date.now() - (kept.at ?? 0) <= lastsMs && typeof kept.form === 'object' && typeof kept.base === 'object') {
         Object.assign(form, kept.form)
         // whoever changed what it is of meanwhile must not be undone by what this form never touched
         base.value = { ...opened, ...kept.base }
@@ -34,7 +35,7 @@ export function useDraft<T extends object>(name: string, form: T, on: number | n
         if (isLeft) return
         try {
             if (JSON.stringify(form) === JSON.stringify(base.value)) store.removeItem(key)
-            else store.setItem(key, JSON.stringify({ form, base: base.value, on: begunOn.value }))
+            else store.setItem(key, JSON.stringify({ form, base: base.value, on: begunOn.value, at: Date.now() }))
         } catch {
             // there is no room: it lasts as long as the page
         }
