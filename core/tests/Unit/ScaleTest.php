@@ -37,6 +37,13 @@ it('weighs what it wrote: every scaled line is its factor of the old one', funct
     }
 })->with([0.33, 0.5, 0.75, 1.5, 2.0, 3.7]);
 
+it('counts no part of an egg, and no part of what is small', function (string $line, float $factor, string $to): void {
+    expect(asked('scale', ['by' => ['factor' => $factor]], "100 g oat flour\n$line")['recipeText'])->toContain("\n$to");
+})->with([
+    ['1 large egg', 0.5, '25 g beaten egg'], ['3 eggs', 0.5, '75 g beaten egg'], ['2 egg yolks', 0.5, '1 egg yolk'], ['1 egg yolk', 0.5, '8.5 g egg yolk'], ['3 egg whites', 0.5, '50 g egg whites'],
+    ['2 egg whites', 1.5, '3 egg whites'], ['3 quail eggs', 0.5, '14 g quail eggs'], ['6 mussels', 0.37, '18 g mussels'], ['6 mussels', 0.5, '3 mussels'], ['1 apple, cored', 0.5, '½ apple, cored'], ['1 cup beaten egg', 0.5, '½ cup beaten egg'],
+]);
+
 it('goes to the next whole egg and says the difference', function (): void {
     $answer = asked('scale', ['by' => ['factor' => 1.4]]);
     expect($answer['wholeEggs']['factor'])
