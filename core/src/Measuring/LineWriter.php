@@ -105,6 +105,9 @@ final class LineWriter
     /** null where no cup of it is known, and below what a spoon holds. */
     private function measured(string $ingredient, float $grams): ?string
     {
+        if (PieceWeight::isOfTheShell($this->reader->catalogue->get($ingredient))) {
+            return null;
+        }
         [$line, $cup] = $this->cup($ingredient);
         $measure = $cup === null || $cup->best <= 0.0 ? null : $this->weigher->measure($line, $cup->times($grams / $cup->best));
 

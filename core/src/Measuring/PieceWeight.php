@@ -28,6 +28,12 @@ final class PieceWeight
         return $found;
     }
 
+    /** An egg, its yolk or its white: counted or weighed, and measured in cups by nobody. */
+    public static function isOfTheShell(Ingredient $food): bool
+    {
+        return $food->inGroup('egg') && ! $food->inGroup('added-calcium') && self::of($food, 'each', null) !== null;
+    }
+
     /** @param  array<string, array{float, float, float}>|null  $rows */
     private static function row(?array $rows, string $unit, ?string $size): ?Range
     {

@@ -19,6 +19,9 @@ final readonly class Weigher
     private const IN_LIQUID = ['legume', 'tinned-fish'];
 
     /** What a purpose stands for when a line gives no amount: grams low, best, high. */
+    /** Counted, and yet what fills a spoon or a cup. */
+    private const LOOSE = ['juice-of', 'zest-of', 'handful', 'bunch', 'punnet'];
+
     private const PURPOSES = [
         'dusting' => [10.0, 15.0, 25.0],
         'greasing' => [2.0, 5.0, 10.0],
@@ -80,13 +83,25 @@ final readonly class Weigher
         return $line->amounts === [] && ($line->purpose !== null || in_array($line->food?->id, ['water', 'ice'], true));
     }
 
-    /** The same grams in the kitchen's own cups and spoons; null for what is counted or has no density. */
+    /** The same grams in the kitchen's own cups and spoons; null for what is counted, comes out of a shell, or has no density. */
     public function measure(ReadLine $line, Range $grams): ?string
     {
         $ingredient = $line->food;
+        foreach ($line->amounts as $amount) {
+            $isVolume = Unit::millilitres($this->units, $amount->unit) > 0.0;
+            if ($this->isWhole($amount) || ($ingredient !== null && ! $isVolume && PieceWeight::isOfTheShell($ingredient))) {
+                return null;
+            }
+        }
         $perMl = $ingredient === null ? null : $this->gramsPerMl($ingredient, $line);
 
         return $perMl === null || $perMl->best <= 0.0 ? null : KitchenMeasure::of($grams->best / $perMl->best, $this->units);
+    }
+
+    /** Counted in pieces that nobody fills a cup with. */
+    private function isWhole(Amount $amount): bool
+    {
+        return Unit::in($this->units, $amount->unit) === null && Unit::measure($amount->unit) === null && ! in_array($amount->unit, self::LOOSE, true);
     }
 
     private function adds(Amount $previous, Amount $amount, ReadLine $line): bool

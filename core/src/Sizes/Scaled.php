@@ -8,6 +8,7 @@ use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Measuring\KitchenMeasure;
 use MildBowl\Core\Measuring\LineWriter;
+use MildBowl\Core\Measuring\PieceWeight;
 use MildBowl\Core\Measuring\Weigher;
 use MildBowl\Core\Reading\LineReader;
 use MildBowl\Core\Reading\ReadLine;
@@ -35,6 +36,9 @@ final class Scaled
     private const SMALL_MISS = 0.07;
 
     private const FRACTIONS = ['0.125' => '⅛', '0.25' => '¼', '0.375' => '⅜', '0.5' => '½', '0.625' => '⅝', '0.75' => '¾', '0.875' => '⅞'];
+
+    /** g of a piece that is counted whole, or weighed. */
+    private const SMALL_PIECE = 15.0;
 
     /** What is counted bare or by its size: the food's own word follows the number. */
     private const SIZES = [null, 'each', 'small', 'medium', 'large'];
@@ -89,7 +93,7 @@ final class Scaled
         $wanted = $grams->best * $this->factor;
         foreach ([$this->inPlace($line, $grams->best), $this->weighed($line, $wanted), $this->writer->write($line->food->id, $wanted, $line), self::number($wanted).' g '.$this->writer->name($line->food->id)] as $to) {
             if ($to !== null && $this->weighs($to, $line, $wanted)) {
-                $this->lines[] = new ScaledLine($line->text, $to, $line->food->id === 'egg' && str_contains($to, ' g ') ? 'No part of an egg in the shell: beat it, and weigh.' : null);
+                $this->lines[] = new ScaledLine($line->text, $to, PieceWeight::isOfTheShell($line->food) && $line->amounts[0]->unit === 'each' && str_contains($to, ' g ') ? 'No part of an egg in the shell: beat it, and weigh.' : null);
 
                 return $to;
             }
@@ -123,7 +127,7 @@ final class Scaled
             $new = self::spoons($quantity, $unit) ?? KitchenMeasure::of($quantity * Unit::millilitres($this->weigher->units, $unit), $this->weigher->units);
         } else {
             $count = self::counted($quantity);
-            if ($count === null || ($line->food?->id === 'egg' && floor($quantity + 0.01) !== round($quantity, 2))) {
+            if ($count === null || (floor($quantity + 0.01) !== round($quantity, 2) && $this->isCountedWhole($line, $grams / max(0.01, $amount->quantity->best)))) {
                 return null;
             }
             // "2 large eggs": only the number changes
@@ -140,6 +144,12 @@ final class Scaled
         }
 
         return trim(substr($line->clean, 0, $span[0]).$new.substr($line->clean, $span[0] + $span[1]));
+    }
+
+    /** Nobody counts a part of an egg, or a quarter of a mussel; a clove of garlic is cut. */
+    private function isCountedWhole(ReadLine $line, float $gramsEach): bool
+    {
+        return $line->food !== null && (PieceWeight::isOfTheShell($line->food) || ($line->amounts[0]->unit === 'each' && $gramsEach < self::SMALL_PIECE && ! in_array('clove', $line->keys, true)));
     }
 
     /** "3 pinch salt" are three pinches of it, and the salt stays what it is. */
