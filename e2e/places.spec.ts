@@ -130,10 +130,10 @@ test('units are chosen once and hold everywhere', async ({ page }) => {
     await expect(row(page, 4)).toContainText('¼ in')
     await expect(page.getByLabel('across, in')).toHaveValue('0.984')
     await page.getByLabel('thick, in').fill('1/4')
-    await expect(page.getByText('Safe bite:')).toContainText('1 in for')
+    await expect(page.getByText('Safe bite:')).toContainText('15/16 in for')
     await page.getByRole('link', { name: 'Dogs', exact: true }).click()
     await page.getByRole('link', { name: 'Quill' }).click()
-    await expect(page.getByRole('complementary')).toContainText('no piece over 1 in')
+    await expect(page.getByRole('complementary')).toContainText('no piece over 15/16 in')
     await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('27.6')
     // nothing was changed by looking at it in another unit
     await page.getByRole('button', { name: 'Keep', exact: true }).click()

@@ -42,6 +42,7 @@ final readonly class HouseUnits
     public function sentence(string $sentence): string
     {
         if ($this->pounds) {
+            $sentence = (string) preg_replace('/\bbetween (\d+(?:[.,]\d+)?) and (?=\d+(?:[.,]\d+)?\s?kg\b)/u', 'between $1 kg and ', $sentence);
             $sentence = self::each('/(?<!per )(?<![\/\d.,])'.self::NUMBER.self::UPTO.'\s?kg\b(?!\s*\()/u', $sentence, fn (float $kg): string => self::pounds($kg), 'lb');
         }
 
@@ -79,6 +80,9 @@ final readonly class HouseUnits
                 return implode(' × ', array_map(static fn (string $size): string => self::sixteenths(self::number($size) * $scale), $sizes)).' in';
             }, $sentence);
             foreach (['mm' => 1.0, 'cm' => 10.0] as $unit => $scale) {
+                // what nothing may be over is never told as more than it is
+                $sentence = (string) preg_replace_callback('/(\b(?:bite(?: of)?|at most|than|over|under|below|up to|within)\s)'.self::NUMBER."\s?$unit\\b|(?<![\d.,])".self::NUMBER."\s?$unit(?= or (?:thinner|less|smaller|shorter))/iu",
+                    static fn (array $found): string => $found[1].self::sixteenths(self::number($found[2] === '' ? $found[3] : $found[2]) * $scale, floor(...)).' in', $sentence);
                 $sentence = self::each('/(?<![\d.,])'.self::NUMBER.self::UPTO."\s?$unit\\b/u", $sentence, static fn (float $size): string => self::sixteenths($size * $scale), 'in');
             }
         }
@@ -125,10 +129,14 @@ final readonly class HouseUnits
         return round($mm).' mm';
     }
 
-    /** Inches as a ruler has them. */
-    private static function sixteenths(float $mm): string
+    /**
+     * Inches as a ruler has them.
+     *
+     * @param  (callable(float): float)|null  $round  to whole sixteenths; the nearest where none is given
+     */
+    private static function sixteenths(float $mm, ?callable $round = null): string
     {
-        $sixteenths = max(1, (int) round($mm / self::MM_AN_INCH * 16));
+        $sixteenths = max(1, (int) ($round ?? round(...))(round($mm / self::MM_AN_INCH * 16, 6)));
         $part = self::SIXTEENTHS[$sixteenths % 16];
         $whole = intdiv($sixteenths, 16);
 

@@ -12,8 +12,8 @@ $gas = new HouseUnits(false, false, 'gas');
 it('says what core says in the units of the kitchen', function (string $said, string $as) use ($american): void {
     expect($american->sentence($said))->toBe($as);
 })->with([
-    ['Safe bite 25 mm.', 'Safe bite 1 in.'], ['a piece of 12 × 40 mm', 'a piece of ½ × 1 9/16 in'], ['20 × 20 × 6 mm', '13/16 × 13/16 × ¼ in'], ['Roll it 3 mm thin, 6 cm across', 'Roll it ⅛ in thin, 2⅜ in across'],
-    ['At 12.5 kg grown: adult from 12 months', 'At 28 lb grown: adult from 12 months'], ['between 17 and 48 kg', 'between 17 and 106 lb'], ['8–11 kg', '17.6–24 lb'],
+    ['Safe bite 25 mm.', 'Safe bite 15/16 in.'], ['30 mm against a safe bite of 25 mm', '1 3/16 in against a safe bite of 15/16 in'], ['Roll it to 8 mm or thinner.', 'Roll it to 5/16 in or thinner.'], ['no piece over 2.5 cm', 'no piece over 15/16 in'], ['a piece of 12 × 40 mm', 'a piece of ½ × 1 9/16 in'], ['20 × 20 × 6 mm', '13/16 × 13/16 × ¼ in'], ['Roll it 3 mm thin, 6 cm across', 'Roll it ⅛ in thin, 2⅜ in across'],
+    ['At 12.5 kg grown: adult from 12 months', 'At 28 lb grown: adult from 12 months'], ['between 17 and 48 kg', 'between 37 lb and 106 lb'], ['8–11 kg', '17.6–24 lb'],
     ['Bake at 175 °C', 'Bake at 345 °F'], ['bring it to 71 °C at the core', 'bring it to 160 °F at the core'], ['160–180 °C', '320–355 °F'], ['60 to 65 °C', '140–149 °F'],
     // doses, shares and energies stay in the units they are known in
     ['0.1 g fresh per kg a day', '0.1 g fresh per kg a day'], ['2.8 g/kg', '2.8 g/kg'], ['at most 111 mg/kg', 'at most 111 mg/kg'], ['8 g per 100 kcal', '8 g per 100 kcal'], ['300 mg a day per kg of dog', '300 mg a day per kg of dog'],
@@ -54,6 +54,6 @@ it('changes nothing in the units of core, and nothing twice', function () use ($
 it('turns an answer\'s sentences and none of its figures, keys or the person\'s own words', function () use ($american): void {
     $answer = ['version' => 1, 'safeBiteMm' => 25, 'steps' => [['text' => 'Roll to 6 mm.', 'row' => 0]], 'lines' => [['text' => '25 mm', 'findings' => [['message' => 'over 25 mm', 'code' => '25 mm', 'figure' => null]]]], 'made' => ['at 10 kg', 'per kg'], 'sheet' => ['Quill, 12.5 kg']];
     expect((new InUnits($american))->answer($answer))->toBe(['version' => 1, 'safeBiteMm' => 25, 'steps' => [['text' => 'Roll to 6 mm.', 'row' => 0, 'shown' => 'Roll to ¼ in.']],
-        'lines' => [['text' => '25 mm', 'findings' => [['message' => 'over 1 in', 'code' => '25 mm', 'figure' => null]]]], 'made' => ['at 22 lb', 'per kg'], 'sheet' => ['Quill, 12.5 kg']]);
+        'lines' => [['text' => '25 mm', 'findings' => [['message' => 'over 15/16 in', 'code' => '25 mm', 'figure' => null]]]], 'made' => ['at 22 lb', 'per kg'], 'sheet' => ['Quill, 12.5 kg']]);
     expect((new InUnits(new HouseUnits(false, false, 'C')))->answer($answer))->toBe($answer);
 });

@@ -158,7 +158,7 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                                 <p class="studio__dog"><strong>{{ ration.dog }}</strong> <span>{{ cleared.has(ration.dog) ? `${pieces(ration.piecesPerDay ?? 0)} a day` : `waits; ${pieces(ration.ifCleared ?? 0)} once cleared` }}</span></p>
                                 <PieceDots :count="cleared.has(ration.dog) ? ration.piecesPerDay ?? 0 : ration.ifCleared ?? 0" :ghost="!cleared.has(ration.dog)" />
                                 <LimitBars :ration="ration" few />
-                                <p v-if="ration.explain?.breakInto" class="hint">Larger than its safe bite of {{ units.mm(ration.explain.safeBiteMm ?? 0) }}: score {{ ration.explain.breakInto.along }} × {{ ration.explain.breakInto.across }} and break.</p>
+                                <p v-if="ration.explain?.breakInto" class="hint">Larger than its safe bite of {{ units.mmAtMost(ration.explain.safeBiteMm ?? 0) }}: score {{ ration.explain.breakInto.along }} × {{ ration.explain.breakInto.across }} and break.</p>
                             </li>
                         </ul>
                     </section>

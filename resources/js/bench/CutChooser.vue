@@ -60,7 +60,7 @@ const bites = computed(() => {
         <p v-if="problem !== null && !needs.some((size) => problem?.path === `${place}/${size.key}`)" class="problem" role="alert">{{ problem.message }}</p>
         <CutRuler v-model="cut" :bites="bites" :score="score" :large="large" />
         <p v-if="score !== null" class="hint">Score it {{ score.along }} × {{ score.across }} before it is baked, so that it breaks into safe parts.</p>
-        <p v-if="bites.length > 0" class="cut__bites">Safe bite: <template v-for="(bite, index) in bites" :key="bite.mm">{{ index > 0 ? '; ' : '' }}{{ units.mm(bite.mm) }} for {{ bite.dogs.join(', ') }}</template>.</p>
+        <p v-if="bites.length > 0" class="cut__bites">Safe bite: <template v-for="(bite, index) in bites" :key="bite.mm">{{ index > 0 ? '; ' : '' }}{{ units.mmAtMost(bite.mm) }} for {{ bite.dogs.join(', ') }}</template>.</p>
         <p v-if="oddity !== null" class="hint">{{ oddity }}</p>
     </section>
 </template>

@@ -91,7 +91,7 @@ const words = computed(() => {
             <router-link class="link-button" :to="`/report/${encodeURIComponent(ration.dogId ?? ration.dog)}`">Screening report</router-link>
             <LimitBars v-if="ration.limits.length > 0" :ration="ration" />
             <p v-if="ramp.length > 0">Something here is new to {{ ration.dog }}: <template v-for="(one, n) in ramp" :key="one.days">{{ n > 0 ? '; ' : '' }}{{ one.days }} {{ pieces(one.pieces) }}</template> a day.</p>
-            <p v-if="breakInto !== null">Break it first: score {{ breakInto.along }} × {{ breakInto.across }}, so that no part is longer than its safe bite of {{ units.mm(ration.explain?.safeBiteMm ?? 0) }}.</p>
+            <p v-if="breakInto !== null">Break it first: score {{ breakInto.along }} × {{ breakInto.across }}, so that no part is longer than its safe bite of {{ units.mmAtMost(ration.explain?.safeBiteMm ?? 0) }}.</p>
             <p v-if="wouldFit !== null">Too rich for {{ ration.dog }}: {{ wouldFit }} would go, one a day.</p>
             <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
             <form v-if="verdict !== undefined" class="fields" @submit.prevent="askOccasion">

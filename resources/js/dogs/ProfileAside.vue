@@ -63,7 +63,7 @@ async function unweigh(id: string): Promise<void> {
     <aside class="profile" aria-label="What follows from it">
         <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <template v-if="answer !== null">
-            <div class="profile__day" :class="{ 'said-before': late }" aria-live="polite"><DayDish :daily-kcal="answer.schools.find((one) => one.chosen)?.dailyKcal?.best ?? null" :treat-kcal="answer.budget?.kcal ?? null" /><p v-if="late">Not worked out yet.</p><p v-else-if="answer.budget !== null"><strong>{{ figure(answer.budget.kcal) }} kcal</strong> of treats a day<template v-if="answer.safeBiteMm !== null">, no piece over {{ units.mm(answer.safeBiteMm) }}</template></p></div>
+            <div class="profile__day" :class="{ 'said-before': late }" aria-live="polite"><DayDish :daily-kcal="answer.schools.find((one) => one.chosen)?.dailyKcal?.best ?? null" :treat-kcal="answer.budget?.kcal ?? null" /><p v-if="late">Not worked out yet.</p><p v-else-if="answer.budget !== null"><strong>{{ figure(answer.budget.kcal) }} kcal</strong> of treats a day<template v-if="answer.safeBiteMm !== null">, no piece over {{ units.mmAtMost(answer.safeBiteMm) }}</template></p></div>
             <p v-for="one in answer.questions" :key="one" class="profile__question">{{ one }}</p>
             <p><strong>{{ answer.stage }}</strong>. {{ answer.stageWhy }}</p>
             <p v-if="answer.idealSays !== null">{{ answer.idealSays }}</p>

@@ -23,15 +23,18 @@ export function useUnits() {
     }
 
     /** Millimetres, or inches to the sixteenth as a ruler has them. */
-    function mm(value: number): string {
+    function mm(value: number, round: (sixteenths: number) => number = Math.round): string {
         const long = inch()
         if (long === null) return `${rounded(value, 1)} mm`
-        const sixteenths = Math.max(1, Math.round(value / long * 16))
+        const sixteenths = Math.max(1, round(value / long * 16))
         const whole = Math.floor(sixteenths / 16)
         const part = SIXTEENTHS[sixteenths % 16] ?? ''
 
         return `${[whole === 0 ? '' : String(whole), part].filter((one) => one !== '').join(part.includes('/') ? ' ' : '')} in`
     }
+
+    /** A size that nothing may be over: never told as more than it is. */
+    const mmAtMost = (value: number): string => mm(value, (sixteenths) => Math.floor(sixteenths + 1e-6))
 
     /** The temperature of an oven or of a core, with the figures that core gave for it. */
     function heat({ celsius, fahrenheit, gasMark }: { celsius: number, fahrenheit: number, gasMark?: string | number | null | undefined }): string {
@@ -55,7 +58,7 @@ export function useUnits() {
     }
 
     return {
-        kg, mm, heat, kgAPound, mmAnInch, isPounds, isInches, inUnit, inMm,
+        kg, mm, mmAtMost, heat, kgAPound, mmAnInch, isPounds, isInches, inUnit, inMm,
         weight: (dog: Pick<Dog, 'weightKg' | 'weightSaid'>): string => dog.weightKg === null ? dog.weightSaid ?? 'no weight yet' : kg(dog.weightKg),
     }
 }
