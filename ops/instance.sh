@@ -77,7 +77,7 @@ migrate_and_seed() {
   step "tables and demo kitchen ($NAME)" "look at the message above; a migration in database/migrations is at fault."
   make_database
   artisan migrate --force --no-interaction --quiet
-  artisan db:seed --force --no-interaction --quiet
+  artisan db:seed --class="${SEEDER:-DatabaseSeeder}" --force --no-interaction --quiet
   printf '%s' "$inputs" >"$DIR/migrated"
 }
 

@@ -39,6 +39,7 @@ const CutChooser = defineAsyncComponent(() => import('./CutChooser.vue'))
 const ClipDialog = defineAsyncComponent(() => import('../clipping/ClipDialog.vue'))
 const CompositionPanel = defineAsyncComponent(() => import('./CompositionPanel.vue'))
 const RescuePanel = defineAsyncComponent(() => import('../swaps/RescuePanel.vue'))
+const BeginPart = defineAsyncComponent(() => import('./BeginPart.vue'))
 const rescuing = ref(false)
 const showsMade = ref(false)
 const clips = ref(false)
@@ -184,6 +185,7 @@ useEventListener(document, 'keydown', (event) => {
             <aside class="outcome" aria-label="What it comes to">
                 <RescuePanel v-if="rescuing" @close="rescuing = false" />
                 <template v-else>
+                    <BeginPart v-if="kitchen.kitchen !== null && kitchen.dogs.length === 0" @bring="clipped = ''; clips = true" />
                     <VerdictWords @rescue="rescuing = true" />
                     <template v-if="answer !== null && answer.lines.length > 0">
                         <div class="piece-row">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { KitchenFields } from '../api/client'
+import ClearKitchen from './ClearKitchen.vue'
 import { useKitchen, wordsOf } from './useKitchen'
 import { figure } from '../ui/format'
 import NumberField from '../ui/NumberField.vue'
@@ -87,6 +88,7 @@ async function choose(fields: KitchenFields): Promise<void> {
                 <legend>Where the kitchen is</legend>
                 <v-autocomplete label="Time zone, for what is today" class="field--long" :model-value="kitchen.kitchen.timezone" :items="zones" @update:model-value="zone" />
             </fieldset>
+            <ClearKitchen />
         </form>
     </div>
 </template>

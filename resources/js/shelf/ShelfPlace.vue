@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { api, type RecipeFields } from '../api/client'
 import type { Slip } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
+import EmptyPlace from '../ui/EmptyPlace.vue'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { takeAway } from '../kitchen/takeAway'
 import { useOutbox } from '../kitchen/useOutbox'
@@ -158,7 +159,7 @@ async function keepEdited(): Promise<void> {
 <template>
     <div ref="ground" class="place place--wide shelf">
         <header class="place__head"><h1>The shelf</h1><v-btn variant="tonal" @click="begin">A new sheet</v-btn></header>
-        <search class="shelf__find">
+        <search v-if="kitchen.recipes.length > 0" class="shelf__find">
             <v-text-field v-model="wanted.words" class="shelf__words" label="Find" placeholder="a name, a food, a tag, or a dog it is cleared for" clearable autocomplete="off" type="search" @click:clear="wanted.words = ''" />
             <v-select v-model="wanted.dogs" class="shelf__dogs" label="Cleared for" :items="kitchen.dogs" multiple chips clearable />
             <TogglePill :on="wanted.favourites" @click="wanted.favourites = !wanted.favourites">Favourites</TogglePill>
@@ -166,10 +167,10 @@ async function keepEdited(): Promise<void> {
         </search>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <p class="hint" role="status">
-            <template v-if="kitchen.recipes.length === 0">Nothing on the shelf yet. Type or paste a recipe on the bench and keep it.</template>
-            <template v-else-if="isLookedFor">{{ shown.length }} of {{ kitchen.recipes.length }}<template v-if="unjudged > 0">; {{ unjudged }} not checked yet for the dogs as they are today</template></template>
+            <template v-if="isLookedFor">{{ shown.length }} of {{ kitchen.recipes.length }}<template v-if="unjudged > 0">; {{ unjudged }} not checked yet for the dogs as they are today</template></template>
             <template v-else-if="compared.length === 1">Choose a second recipe to compare with {{ compared[0]?.title }}.</template>
         </p>
+        <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.recipes.length === 0" title="Nothing on the shelf yet">Write or paste a recipe on the bench and keep it: its card stands here then, with the dogs it is cleared for.<template #acts><v-btn variant="flat" color="primary" @click="begin">Write the first sheet</v-btn></template></EmptyPlace>
         <CompareVersions v-if="compared.length === 2" :one="compared[0]!" :two="compared[1]!" @close="compared = []" />
         <v-virtual-scroll v-if="rows.length > 0" :items="rows" renderless :item-height="190">
             <template #default="{ item, itemRef }">
