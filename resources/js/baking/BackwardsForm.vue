@@ -30,8 +30,8 @@ function openCut(cut: Cut | null | undefined): SizeRequest['cut'] {
     return { shape: cut?.shape ?? 'round', ...('thicknessMm' in sizes && thick !== null ? { thicknessMm: thick } : {}), ...Object.fromEntries(kept) as object }
 }
 
-const { answer, problem, stale } = useAsked<SizeAnswer>({
-    of: [asked, () => form.days, () => form.thickness, () => sheet.value.text, () => sheet.value.cut],
+const { answer, problem, stale, late } = useAsked<SizeAnswer>({
+    of: [asked, () => form.days, () => form.thickness, question, () => kitchen.version],
     ask: (signal) => {
         const whole = question()
         if (whole === null || asked.value.length === 0) return null
@@ -70,7 +70,7 @@ function take(): void {
             <SizeField v-if="'thicknessMm' in sheet.cut" label="rolled to" :placeholder="sheet.cut.thicknessMm" :value="form.thickness" :above="0" live @meant="form.thickness = $event" />
         </div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <div v-if="answer !== null" role="status" class="studio__answer">
+        <div v-if="answer !== null" role="status" class="studio__answer" :class="{ 'said-before': late }">
             <p v-if="!answer.possible"><strong>{{ answer.why }}</strong> {{ answer.remedy }}</p>
             <template v-if="solution !== null && solution.batchFactor !== null">
                 <p v-if="!answer.possible">Once that is settled:</p>

@@ -4,6 +4,7 @@ import { api } from '../api/client'
 import type { ScaleAnswer, ScaleBy } from '../api/types.generated'
 import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
+import { useKitchen } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import { figure } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
@@ -12,6 +13,7 @@ import SwitchRow from '../ui/SwitchRow.vue'
 import SizeField from '../ui/SizeField.vue'
 
 /** The same recipe larger or smaller, in amounts a kitchen can measure. Nothing changes until it is taken. */
+const kitchen = useKitchen()
 const { sheet, takeSwap, scaledParts } = useSheet()
 const { answer: bench, question } = useQuestion()
 const WAYS = [['factor', 'times'], ['pieces', 'pieces'], ['days', 'days for these dogs'], ['tin', 'a tin'], ['atHand', 'what is at hand']] as const
@@ -28,8 +30,8 @@ const by = computed<ScaleBy | null>(() => {
     }
 })
 
-const { answer, problem, stale } = useAsked<ScaleAnswer>({
-    of: [by, () => sheet.value.text, () => sheet.value.cut],
+const { answer, problem, stale, late } = useAsked<ScaleAnswer>({
+    of: [by, question, () => kitchen.version],
     ask: (signal) => {
         const asked = question()
 
@@ -61,7 +63,7 @@ function take(text: string, factor: number): void {
             </template>
         </div>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <div v-if="answer !== null" role="status" class="studio__answer">
+        <div v-if="answer !== null" role="status" class="studio__answer" :class="{ 'said-before': late }">
             <p><strong>{{ figure(answer.factor) }}</strong> times the recipe:</p>
             <ul class="scaled"><li v-for="line in answer.lines" :key="line.line"><del v-if="line.line !== line.to">{{ line.line }}</del> <ins>{{ line.to }}</ins> <small v-if="line.note !== null">{{ line.note }}</small></li></ul>
             <p v-for="warning in answer.warnings" :key="warning" class="hint">{{ warning }}</p>

@@ -5,6 +5,7 @@ import { api } from '../api/client'
 import type { Cut } from '../api/types.generated'
 import CutChooser from '../bench/CutChooser.vue'
 import DogTable from '../bench/DogTable.vue'
+import HistoryButtons from '../bench/HistoryButtons.vue'
 import LimitBars from '../bench/LimitBars.vue'
 import { useQuestion } from '../bench/useQuestion'
 import { UNMEASURED, useSheet, type Measured, type Portion, type Sheet } from '../bench/useSheet'
@@ -24,7 +25,8 @@ import { useUnits } from '../ui/useUnits'
 const kitchen = useKitchen()
 const units = useUnits()
 const { sheet, takeSwap, scaledParts } = useSheet()
-const { answer, refusal, silent, ask, question } = useQuestion()
+const { answer, refusal, silent, freshness, ask, question } = useQuestion()
+const isLate = computed(() => freshness.value === 'late')
 
 const chosen = ref(-1)
 const screenScale = useLocalStorage('mildbowl.screen-scale', 1)
@@ -116,13 +118,14 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
 </script>
 
 <template>
-    <div class="studio">
-        <header class="place__head"><h1>{{ sheet.title === '' ? 'Untitled sheet' : sheet.title }} <small>in the cut studio</small></h1><router-link class="link-button" to="/bench">Back to the bench</router-link></header>
+    <div class="studio" :class="{ 'studio--late': isLate }">
+        <header class="place__head"><h1>{{ sheet.title === '' ? 'Untitled sheet' : sheet.title }} <small>in the cut studio</small></h1><p class="studio__tools"><HistoryButtons /><router-link class="link-button" to="/bench">Back to the bench</router-link></p></header>
         <DogTable :answer="answer" />
         <p v-if="silent !== null" class="trouble" role="alert">{{ silent }} <v-btn variant="outlined" @click="ask()">Ask again</v-btn></p>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <p v-if="sheet.text.trim() === ''">Nothing lies on the bench. <router-link to="/bench">Lay a recipe on it first.</router-link></p>
         <template v-else-if="answer !== null && shown !== undefined">
+            <p v-if="isLate" class="verdict verdict--stop" role="status"><strong>Not checked yet.</strong> What stands below was said of the sheet as it was before.</p>
             <div class="lots" role="group" aria-label="Portions of this dough">
                 <button v-for="(portion, index) in sheet.portions" :key="index" type="button" class="lot" :aria-pressed="chosen === index" :style="{ flexGrow: Math.max(.12, shareOf(index)) }" @click="chosen = index"><strong>{{ portion.name }}</strong><span>{{ Math.round(100 * shareOf(index)) }} % · {{ seatedIn(portion) || 'no dog yet' }}</span></button>
                 <button v-if="sheet.portions.length === 0 || portions.some((one) => one.name === null && (one.share > .001 || one.dogs.length > 0))" type="button" class="lot" :aria-pressed="chosen < 0" :style="{ flexGrow: Math.max(.12, portions.find((one) => one.name === null)?.share ?? 1) }" @click="chosen = -1"><strong>{{ sheet.portions.length === 0 ? 'the whole dough' : 'the rest' }}</strong><span>{{ grams(portions.find((one) => one.name === null)?.doughGrams.best ?? 0) }}</span></button>

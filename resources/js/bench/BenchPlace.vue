@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiClose, mdiContentCopy, mdiRedo, mdiUndo } from '@mdi/js'
+import { mdiClose, mdiContentCopy } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -12,6 +12,7 @@ import { pressed } from '../ui/keys'
 import { vRoving } from '../ui/roving'
 import { useReturn } from '../ui/useReturn'
 import DogTable from './DogTable.vue'
+import HistoryButtons from './HistoryButtons.vue'
 import OpenSheets from './OpenSheets.vue'
 import PaperSheet from './PaperSheet.vue'
 import { METHOD_ROW } from './paper/document'
@@ -28,7 +29,7 @@ import VerdictWords from './VerdictWords.vue'
 const kitchen = useKitchen()
 const router = useRouter()
 const route = useRoute()
-const { sheet, id, depth, trouble, hooks, paper, openSlip, blank, go, confirm, takeBack, layClipping, undo, redo } = useSheet()
+const { sheet, id, trouble, hooks, paper, openSlip, blank, go, confirm, takeBack, layClipping } = useSheet()
 const { answer, refusal, silent, freshness, ask } = useQuestion()
 const { keeping, problem, clash, keepAsNew, keep, settle } = useShelving()
 
@@ -131,14 +132,12 @@ function beginMethod(): void {
 }
 
 useEventListener(document, 'keydown', (event) => {
-    const key = pressed(event, 'studio', 'table', 'cut', 'rescue', 'keep', 'undo', 'redo', 'find')
+    const key = pressed(event, 'studio', 'table', 'cut', 'rescue', 'keep', 'find')
     if (key === null) return
     const typing = event.target instanceof Element && event.target.closest('input, textarea, select, [contenteditable=true], .v-overlay') !== null
-    if (key === 'undo' || key === 'redo' || key === 'find') {
+    if (key === 'find') {
         if (typing) return
-        if (key === 'undo') undo()
-        else if (key === 'redo') redo()
-        else hooks.find()
+        hooks.find()
     } else if (key === 'studio') void router.push('/studio')
     else if (key === 'table') document.querySelector<HTMLElement>('.seat')?.focus()
     else if (key === 'cut') document.querySelector<HTMLElement>('#cut-shape')?.focus()
@@ -161,8 +160,7 @@ useEventListener(document, 'keydown', (event) => {
                     <SheetTitle />
                     <p class="sheet__kept" role="status"><template v-if="copied !== ''">{{ `${copied} ` }}</template>{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}<template v-if="problem !== null">: {{ problem }} <v-btn class="link" @click="sheet.recipeId === null ? keepAsNew() : keep()">Try again</v-btn></template></p>
                     <div v-roving class="sheet__tools" role="toolbar" aria-label="For this sheet">
-                        <v-btn icon variant="text" aria-label="Undo" :disabled="depth.back === 0" @click="undo"><v-icon :icon="mdiUndo" /></v-btn>
-                        <v-btn icon variant="text" aria-label="Redo" :disabled="depth.forth === 0" @click="redo"><v-icon :icon="mdiRedo" /></v-btn>
+                        <HistoryButtons />
                         <v-btn icon variant="text" aria-label="Copy the recipe" :disabled="!isWritten" @click="copy"><v-icon :icon="mdiContentCopy" /></v-btn>
                         <SwitchRow v-model="amounts" label="Amounts shown as" :items="[{ value: 'grams', title: 'grams' }, { value: 'cups', title: 'cups' }]" />
                         <v-btn v-if="sheet.recipeId === null" variant="tonal" :disabled="!isWritten" @click="keepAsNew">Keep on the shelf</v-btn>

@@ -5,8 +5,9 @@ import type { AskedTreatOfKitchen } from '../api/asked'
 import type { GiveAwayAnswer, WeekAnswer } from '../api/types.generated'
 import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
+import PickMany from '../ui/PickMany.vue'
 import PieceDots from '../ui/PieceDots.vue'
 import { dayIn, figure, pieces } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
@@ -22,8 +23,9 @@ const { question } = useQuestion()
 
 const chosen = reactive<{ key: string, share: number | null }[]>([])
 const from = ref(dayIn(kitchen.kitchen?.timezone ?? 'UTC'))
-const away = ref<GiveAwayAnswer | null>(null)
-const problem = ref<string | null>(null)
+const wantsAway = ref(false)
+/** Of more treats than this some are found by typing. */
+const MANY = 12
 
 /** What can be on the chart: the sheet on the bench, and every kept recipe. */
 const treats = computed(() => [
@@ -44,7 +46,7 @@ function asTreat(key: string, share: number | null): AskedTreatOfKitchen | null 
 }
 
 const { answer, problem: refusal, late } = useAsked<WeekAnswer>({
-    of: [() => chosen, from, () => kitchen.version],
+    of: [() => chosen, from, question, () => kitchen.version],
     ask: (signal) => {
         const asked = chosen.map(({ key, share }) => asTreat(key, share)).filter((one) => one !== null)
         if (asked.length === 0 || kitchen.kitchen === null) return null
@@ -54,20 +56,23 @@ const { answer, problem: refusal, late } = useAsked<WeekAnswer>({
     immediate: true,
 })
 
-async function askAway(): Promise<void> {
-    const asked = question()
-    try {
-        away.value = asked === null ? null : await api.giveAway(asked)
-    } catch (error) {
-        problem.value = wordsOf(error)
-    }
-}
+const { answer: away, problem: awayRefusal, late: awayLate } = useAsked<GiveAwayAnswer>({
+    of: [wantsAway, question, () => kitchen.version],
+    ask: (signal) => {
+        const asked = question()
+
+        return asked === null || !wantsAway.value ? null : api.giveAway(asked, signal)
+    },
+    immediate: true,
+})
 
 function toggle(key: string): void {
     const at = chosen.findIndex((one) => one.key === key)
     if (at === -1) chosen.push({ key, share: 1 })
     else chosen.splice(at, 1)
 }
+
+const keys = computed({ get: () => chosen.map((one) => one.key), set: (wanted: string[]) => { chosen.splice(0, chosen.length, ...wanted.map((key) => chosen.find((one) => one.key === key) ?? { key, share: 1 })) } })
 
 function begin(): void {
     const first = treats.value[0]
@@ -88,15 +93,16 @@ function print(): void {
 
 <template>
     <div class="place chart">
-        <header class="place__head"><h1>For the fridge door</h1><div class="report__tools"><v-btn variant="tonal" :disabled="sheet.text.trim() === ''" title="Of what lies on the bench" @click="askAway">For giving away</v-btn><v-btn variant="flat" color="primary" @click="print">Print</v-btn></div></header>
+        <header class="place__head"><h1>For the fridge door</h1><div class="report__tools"><v-btn variant="tonal" :disabled="sheet.text.trim() === ''" title="Of what lies on the bench" @click="wantsAway = true">For giving away</v-btn><v-btn variant="flat" color="primary" @click="print">Print</v-btn></div></header>
         <section class="report__tools chart__choose" aria-label="What is on the chart">
-            <div class="toggles"><TogglePill v-for="one in treats" :key="one.key" :on="chosen.some((it) => it.key === one.key)" @click="toggle(one.key)">{{ one.title }}</TogglePill></div>
+            <PickMany v-if="treats.length > MANY" v-model="keys" label="What is in the jars" :items="treats.map((one) => ({ id: one.key, name: one.title }))" />
+            <div v-else class="toggles"><TogglePill v-for="one in treats" :key="one.key" :on="chosen.some((it) => it.key === one.key)" @click="toggle(one.key)">{{ one.title }}</TogglePill></div>
             <div class="fields">
                 <NumberField v-for="one in chosen" v-show="chosen.length > 1" :key="one.key" :label="`parts of ${treats.find((it) => it.key === one.key)?.title ?? 'it'}`" :short="false" :value="one.share" :above="0" live @meant="one.share = $event" />
                 <DateField label="from" :value="from" @meant="from = $event ?? ''" />
             </div>
         </section>
-        <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
+        <p v-if="(refusal ?? awayRefusal) !== null" class="problem" role="alert">{{ refusal ?? awayRefusal }}</p>
         <p v-if="chosen.length === 0">Choose what is in the jar.</p>
         <p v-else-if="kitchen.atTable.length === 0">No dog is at the table. <router-link to="/bench">Seat one.</router-link></p>
         <template v-if="answer !== null && answer.dogs.length > 0">
@@ -119,7 +125,7 @@ function print(): void {
         <section v-if="away !== null" class="chart__away" aria-labelledby="away-title">
             <h2 id="away-title">{{ sheet.title === '' ? 'This treat' : sheet.title }}, for giving away</h2>
             <p v-if="away.stops !== null" class="problem">Not to be given away: {{ away.stops }}</p>
-            <table v-else class="chart__table"><thead><tr><th scope="col">a dog of</th><th scope="col">pieces a day, at most</th><th scope="col" /></tr></thead><tbody><tr v-for="row in away.rows" :key="row.kg"><th scope="row">{{ isPounds() ? `${row.lb} lb (${row.kg} kg)` : `${row.kg} kg (${row.lb} lb)` }}</th><td>{{ pieces(row.piecesPerDay ?? 0) }}</td><td>{{ row.breakFirst ? 'break it first' : '' }}</td></tr></tbody></table>
+            <table v-else class="chart__table" :class="{ 'said-before': awayLate }"><thead><tr><th scope="col">a dog of</th><th scope="col">pieces a day, at most</th><th scope="col" /></tr></thead><tbody><tr v-for="row in away.rows" :key="row.kg"><th scope="row">{{ isPounds() ? `${row.lb} lb (${row.kg} kg)` : `${row.kg} kg (${row.lb} lb)` }}</th><td>{{ pieces(row.piecesPerDay ?? 0) }}</td><td>{{ row.breakFirst ? 'break it first' : '' }}</td></tr></tbody></table>
             <p class="hint">{{ away.assumes }}</p>
         </section>
     </div>

@@ -74,7 +74,8 @@ async function show(): Promise<void> {
     }
 }
 watch(chosen, () => void show())
-watch([asked, () => sheet.value.text, () => sheet.value.steps], () => void work())
+// for other dogs, another cut or what was confirmed meanwhile it is another rescue
+watch([asked, question, () => kitchen.version], () => void work())
 
 onMounted(() => {
     title.value?.focus()
