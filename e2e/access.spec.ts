@@ -85,10 +85,10 @@ test('the main acts by keys alone: a dog, a recipe, a finding, a cut, the shelf,
     await keys.type('100 g water')
     await expect(row(page, 2)).toContainText('Never')
     await key(page, 'n')
-    await key(page, 'o')
     await expect(page.getByRole('alert').filter({ hasText: 'no dose is known to be safe' })).toBeVisible()
     await keys.press('Escape')
     await key(page, 'w')
+    await expect(page.locator('.swap__take').first()).toBeFocused()
     await keys.press('Enter')
     await expect(row(page, 2)).not.toContainText('Never')
     await key(page, 'c')
@@ -127,7 +127,7 @@ test('focus is where the hand was after a dialog, a menu, a block, and on the fi
     await page.getByRole('button', { name: 'Add to the kitchen' }).click()
     await expect(page.getByLabel('Weight', { exact: true })).toBeFocused()
     // said once, in words of the kitchen
-    const said = page.getByText(/900|too heavy|between/i)
+    const said = page.getByText('A dog weighs from 0.3 to 120 kg.')
     await expect(said).toHaveCount(1)
     await expect(page.getByRole('main')).not.toContainText(/required|invalid|must be a|field/i)
 })
@@ -161,11 +161,11 @@ test('what a finger takes hold of is large enough, and everything has a name on 
         const box = await slider.boundingBox()
         expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(24)
     }
-    const small = await page.locator('button:visible, a[href]:visible, [role=combobox]:visible').evaluateAll((all) => all.filter((it) => {
+    const small = await page.locator('button:visible, a[href]:visible').evaluateAll((all) => all.filter((it) => {
         const box = it.getBoundingClientRect()
         const name = (it.getAttribute('aria-label') ?? it.textContent ?? '').trim()
 
-        return it.closest('p, .skip') === null && (Math.min(box.width, box.height) < 24 || (name === '' && it.tagName !== 'INPUT'))
+        return it.closest('p, .skip') === null && (Math.min(box.width, box.height) < 24 || name === '')
     }).map((it) => it.outerHTML.slice(0, 120)))
     expect(small).toEqual([])
     await context.close()

@@ -138,9 +138,12 @@ const befalls = {
     'both tell of the dog': async () => { for (const hand of hands) { await hand.tell(dogs[0].id).catch(() => undefined); await hand.toBench() } },
 }
 
+/** Only faults whose name has this in it, to look for one kind. */
+const only = (process.argv.find((one) => one.startsWith('--only=')) ?? '--only=').slice(7).split('|')
+const names = Object.keys(befalls).filter((name) => only.some((one) => name.includes(one)))
 for (let fault = 1; fault <= FAULTS; fault++) {
     const hand = among(hands)
-    const name = among(Object.keys(befalls))
+    const name = among(names)
     await hand.write()
     trace(`${fault}. hand ${hand.number}: ${name}, after ${hand.typed.at(-1)?.word}`)
     if (chance() < 0.5) await pause(1200 * chance())

@@ -138,6 +138,22 @@ describe('the outbox', () => {
         expect(outbox.entries[0]?.state).toBe('refused')
     })
 
+    it('says of a sheet that it knows what an earlier page gave of it and was not answered, and of a form only what its own page did', async () => {
+        const { asked, kitchen, open } = world()
+        kitchen.away = true
+        const first = open()
+        const sheet = (text: string) => ({ method: 'PATCH' as const, path: 'recipes/r', kind: 'recipes', id: 'r', name: 'r', body: { text }, base: 3 })
+        await first.put(sheet('one'))
+        await first.put(patch('a', { name: 'A' }))
+        // the browser was killed, and opened again
+        const next = open()
+        kitchen.away = false
+        await Promise.all([next.put(sheet('one two')), next.put(patch('a', { note: 'B' }))])
+        const pages = (path: string) => asked.filter((one) => one.path === path).map((one) => one.headers['X-Page'])
+        expect(new Set(pages('recipes/r'))).toEqual(new Set([first.page]))
+        expect(pages('dogs/a').at(-1)).toBe(next.page)
+    })
+
     it('lasts as long as the page where the browser has no room', async () => {
         const { asked, kitchen } = world()
         const full = { ...heldStore(), setItem: () => { throw new Error('full') } }

@@ -103,12 +103,17 @@ export class Outbox {
     private added(change: NewEntry): Entry {
         const after = this.entries[this.entries.length - 1]?.at ?? 0
         const key = change.key ?? crypto.randomUUID()
-        const entry: Entry = { ...change, key, id: change.method === 'POST' ? change.id ?? key : change.id, at: Math.max(this.clock(), after + 1), page: this.page, state: 'waits', problem: null, tried: false }
+        const entry: Entry = { ...change, key, id: change.method === 'POST' ? change.id ?? key : change.id, at: Math.max(this.clock(), after + 1), page: this.knowing(change), state: 'waits', problem: null, tried: false }
         this.write(entry)
         this.entries.push(entry)
 
         // as the list holds it, so that what is written into it is seen
         return this.entries[this.entries.length - 1] ?? entry
+    }
+
+    /** Whose changes this one was written over: a sheet knows what an earlier page of this browser gave of it and what is still on its way. */
+    private knowing(change: NewEntry): string {
+        return (change.kind === 'recipes' ? this.of(change.kind, change.id).findLast((one) => one.state === 'waits')?.page : undefined) ?? this.page
     }
 
     of(kind: string, id: string | null): Entry[] {

@@ -7,6 +7,7 @@ import { answerCame } from './paper/fields'
 import { readingOf } from './paper/reading'
 import type { SheetOnBench } from './useSheet'
 import { given } from '../ui/given'
+import { mayPass, useAgain } from '../ui/useAgain'
 import { LATE_AFTER_MS } from '../ui/useAsked'
 
 /** A page that is not shown paints no frame. */
@@ -28,6 +29,7 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
     let running: AbortController | null = null
     let turn = 0
     let late: ReturnType<typeof setTimeout> | undefined
+    const again = useAgain(() => { void ask() })
 
     const request = computed<AskedRecipe | null>(() => {
         const { title, text, steps, parts, without, cut, texture, portions, confirmed, measured, bound, ovenC } = sheet.value
@@ -61,6 +63,7 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
 
     async function ask(): Promise<void> {
         running?.abort()
+        again.stop()
         const asked = request.value
         const mine = ++turn
         const { document } = paper
@@ -79,6 +82,7 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
             if (mine !== turn) return
             show(given, document, mine)
             answeredIn.value = performance.now() - since
+            again.done()
             settled(request.value === asked ? 'fresh' : 'asking')
         } catch (error) {
             if (mine !== turn || (error instanceof DOMException && error.name === 'AbortError')) return
@@ -86,6 +90,7 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
                 refusal.value = { message: error.problem.message, path: error.problem.path }
             } else {
                 silent.value = wordsOf(error)
+                if (mayPass(error)) again.later()
             }
             settled('late')
         }

@@ -20,8 +20,8 @@ export type { Binding, Confirmation, Measured, Portion, Saying, Sheet } from './
 /** A changed size is one step of history once the hand has rested so long. */
 const SAID_AFTER_MS = 500
 /** Between two keys nothing is written away, but never long after. */
-const KEPT_AFTER_MS = 250
-const KEPT_AT_LEAST_MS = 400
+const KEPT_AFTER_MS = 150
+const KEPT_AT_LEAST_MS = 250
 const HERE = 'mildbowl.here'
 
 /** The sheet on the bench: its document, what is said of it, and the history of both. Each open sheet has its own; none touches another. */

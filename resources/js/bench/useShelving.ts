@@ -79,8 +79,13 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
         if (found !== null) drafts.write(draft, { ...found, ...change, sheet: { ...found.sheet, ...more } })
     }
 
-    /** What the kitchen made of it: the version it has now, and what others wrote in between where this sheet says nothing else. */
-    function took(recipe: Recipe): void {
+    /**
+     * What the kitchen made of it: the version it has now, and what others wrote in between where this sheet says nothing else. Where both
+     * wrote, the sheet stays on the version it was written on: the kitchen then sees it, and asks.
+     *
+     * @param sent what of it this browser sent itself
+     */
+    function took(recipe: Recipe, sent: Record<string, unknown> = {}): void {
         for (const entry of drafts.list().filter((one) => one.recipeId === recipe.id)) {
             const isHere = entry.id === id.value
             const found = isHere ? { sheet: sheet.value, shelved: shelved.value, version: version.value } : drafts.read(entry.id)
@@ -92,20 +97,27 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
             const isSame = (one: unknown, two: unknown): boolean => JSON.stringify(one) === JSON.stringify(two)
             const known = { ...theirs } as Record<string, unknown>
             const change: Record<string, unknown> = {}
+            let isBehind = false
             for (const key of Object.keys(theirs) as (keyof OnShelf)[]) {
-                if (pending.has(key)) known[key] = was?.[key] ?? theirs[key]
-                else if (was !== null && isSame(now[key], was[key]) && !isSame(now[key], theirs[key])) change[key] = theirs[key]
+                if (was === null || isSame(theirs[key], was[key])) continue
+                if (!pending.has(key) && isSame(now[key], was[key])) {
+                    change[key] = theirs[key]
+                    continue
+                }
+                // more was written here since, or is on its way
+                known[key] = was[key]
+                if (!isSame(sent[key], theirs[key])) isBehind = true
             }
             if (Object.keys(change).length > 0) {
                 if (isHere) bench.takeIn(asSheet(change as Partial<OnShelf>))
                 else note(entry.id, {}, asSheet(change as Partial<OnShelf>))
             }
-            note(entry.id, { shelved: JSON.stringify(known), version: recipe.version })
+            note(entry.id, { shelved: JSON.stringify(known), ...(isBehind ? {} : { version: recipe.version }) })
         }
     }
 
     outbox.follow((entry, answer) => {
-        if (entry.kind === 'recipes' && entry.method !== 'DELETE') took(answer as Recipe)
+        if (entry.kind === 'recipes' && entry.method !== 'DELETE') took(answer as Recipe, entry.body ?? {})
     })
 
     // the recipe on the bench was changed on another page

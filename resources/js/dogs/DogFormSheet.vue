@@ -15,7 +15,7 @@ import { tell } from '../ui/notices'
 import { useDraft } from '../ui/useDraft'
 import { useUnits } from '../ui/useUnits'
 import BodyShape from './BodyShape.vue'
-import { fieldsOf, formOf, type DogForm } from './form'
+import { fieldsOf, formOf, turn, type DogForm } from './form'
 
 /** What is known of one dog. Of a new one four fields are enough; whatever is left out is taken at the end that protects the dog. */
 const props = defineProps<{ dog: Dog | null }>()
@@ -44,6 +44,7 @@ watch(() => props.dog, (now) => {
     // where both wrote in one field, the kitchen has to know what this form was written over
     if (!isAsked) on.value = now.version
 })
+watch(() => form.weightUnit, (now, before) => { turn(form, props.dog, before, now, kgAPound) })
 const errors = ref<Record<string, string>>({})
 const problem = ref<string | null>(null)
 const clash = shallowRef<{ problem: Problem, fields: DogFields } | null>(null)
@@ -84,7 +85,7 @@ const mind = computed<string[]>({
 const namesOf = (ids: string[], names: { id: string, name: string }[] | undefined): string => ids.map((one) => names?.find((other) => other.id === one)?.name ?? one).join(', ')
 /** What is known already, beside the name of each part: nothing has to be opened to see it. */
 const said = computed(() => ({
-    more: [form.breed, form.sex, form.activity === 'normal' ? '' : form.activity.replace('-', ', '), form.grown === '' ? '' : `grown ${/[a-z]/i.test(form.grown) ? form.grown : `${form.grown} ${unit}`}`].filter(Boolean).join(' · '),
+    more: [form.breed, form.sex, form.activity === 'normal' ? '' : form.activity.replace('-', ', '), form.grown === '' ? '' : `grown ${/[a-z]/i.test(form.grown) ? form.grown : `${form.grown} ${form.weightUnit}`}`].filter(Boolean).join(' · '),
     body: form.bodyCondition === null ? '' : `${form.bodyCondition} of 9`,
     eating: [form.teeth === 'few' ? 'few teeth' : form.teeth === 'none' ? 'no teeth' : '', form.eating === 'gulps' ? 'gulps' : '', form.meals === null ? '' : `${form.meals} meals`].filter(Boolean).join(' · '),
     reacts: [namesOf(form.allergies, kitchen.choices?.allergens), form.only.length === 0 ? '' : `only ${namesOf(form.only, eatable.value)}`].filter(Boolean).join(' · '),
@@ -94,7 +95,7 @@ const said = computed(() => ({
 async function keep(fields: DogFields | null = null): Promise<void> {
     errors.value = {}
     problem.value = null
-    const read = fieldsOf(form, opened.value, order)
+    const read = fieldsOf(form, opened.value, order, props.dog, kgAPound)
     errors.value = { ...read.problems }
     if (Object.keys(read.problems).length > 0) return
     const sent = fields ?? read.fields

@@ -30,6 +30,7 @@ export interface DogForm {
     medicines: Dog['medicines']
 }
 
+/** A weight as its field shows it. */
 function weightIn(kg: number | null, unit: 'kg' | 'lb', kgAPound: number): string {
     return kg === null ? '' : String(Number((unit === 'lb' ? kg / kgAPound : kg).toFixed(unit === 'lb' ? 1 : 2)))
 }
@@ -51,14 +52,26 @@ function said(weight: string, unit: 'kg' | 'lb'): string | null {
     return /^[\d.,½¼¾\s/–-]+$/.test(plain) || /^[\d.,]+ to [\d.,]+$/.test(plain) ? `${plain} ${unit}` : plain
 }
 
-/** What of a form differs from how it was opened, as the kitchen takes it; with what cannot be meant. */
-export function fieldsOf(form: DogForm, base: DogForm, order: DateOrder): { fields: DogFields, problems: Record<string, string> } {
+/** Another unit says the same weight: what nobody wrote anything else over is turned. */
+export function turn(form: DogForm, dog: Dog | null, from: 'kg' | 'lb', to: 'kg' | 'lb', kgAPound: number): void {
+    for (const [field, kg] of [['weight', dog?.weightKg ?? null], ['grown', dog?.expectedAdultWeightKg ?? null]] as const) {
+        if (kg !== null && form[field] === weightIn(kg, from, kgAPound)) form[field] = weightIn(kg, to, kgAPound)
+    }
+}
+
+/**
+ * What of a form differs from how it was opened, as the kitchen takes it; with what cannot be meant.
+ *
+ * @param dog as the kitchen knows it: a weight that is its own, in whichever unit, was not changed
+ */
+export function fieldsOf(form: DogForm, base: DogForm, order: DateOrder, dog: Dog | null, kgAPound: number): { fields: DogFields, problems: Record<string, string> } {
     const changed = (key: keyof DogForm): boolean => JSON.stringify(form[key]) !== JSON.stringify(base[key])
     const fields: DogFields = {}
     const problems: Record<string, string> = {}
     if (changed('name')) fields.name = form.name.trim()
-    if (changed('weight') || (changed('weightUnit') && form.weight !== '')) fields.weight = said(form.weight, form.weightUnit)
-    if (changed('grown') || (changed('weightUnit') && form.grown !== '')) fields.expectedAdultWeight = said(form.grown, form.weightUnit)
+    const isOwn = (text: string, kg: number | null | undefined): boolean => kg != null && text === weightIn(kg, form.weightUnit, kgAPound)
+    if ((changed('weight') || (changed('weightUnit') && form.weight !== '')) && !isOwn(form.weight, dog?.weightKg)) fields.weight = said(form.weight, form.weightUnit)
+    if ((changed('grown') || (changed('weightUnit') && form.grown !== '')) && !isOwn(form.grown, dog?.expectedAdultWeightKg)) fields.expectedAdultWeight = said(form.grown, form.weightUnit)
     if (changed('age')) {
         const { ageMonths, bornOn, problem } = readAge(form.age, order)
         if (problem !== null) problems['age'] = problem

@@ -45,17 +45,22 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
     async function recipe(id: string): Promise<Recipe> {
         const held = read.get(id)
         const slip = all.recipes.of(id)
-        if (held !== undefined && (slip === undefined || slip.version <= held.version)) return held
+        if (held !== undefined && (slip === undefined || slip.version <= held.version)) return withWaiting(held)
         try {
             const one = await api.recipe(id)
             read.set(id, one)
 
-            return one
+            return withWaiting(one)
         } catch (error) {
             // one that was read before can be gone on with while the kitchen is away
-            if (held !== undefined && error instanceof KitchenProblem && error.problem.status === 0) return held
+            if (held !== undefined && error instanceof KitchenProblem && error.problem.status === 0) return withWaiting(held)
             throw error
         }
+    }
+
+    /** What is on its way stands in it already. */
+    function withWaiting(one: Recipe): Recipe {
+        return Object.assign({ ...one }, ...outbox.of('recipes', one.id).filter((entry) => entry.state === 'waits' && entry.method === 'PATCH').map((entry) => entry.body ?? {})) as Recipe
     }
 
     let opening: Promise<void> | null = null

@@ -17,7 +17,7 @@ import TogglePill from '../ui/TogglePill.vue'
  * through on the sheet itself until one is taken.
  */
 const emit = defineEmits<{ close: [] }>()
-const { sheet, paper, takeSwap } = useSheet()
+const { paper, takeSwap } = useSheet()
 const { answer, question } = useQuestion()
 
 /** What people name first; the rest behind a fold. */

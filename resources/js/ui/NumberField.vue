@@ -24,7 +24,10 @@ watch(() => props.value, (value) => {
 function read(): void {
     const { value, problem } = readNumber(text.value ?? '', props)
     refused.value = problem
-    if (problem === null) emit('meant', value)
+    if (problem !== null) return
+    emit('meant', value)
+    // what was meant stands there once the hand has left it
+    if (!typing.value) text.value = shown(value)
 }
 
 function typed(): void {

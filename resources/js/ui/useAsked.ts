@@ -1,6 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { onScopeDispose, ref, watch, type Ref, type WatchSource } from 'vue'
 import { wordsOf } from '../kitchen/useKitchen'
+import { mayPass, useAgain } from './useAgain'
 
 export interface AskedOptions<T> {
     /** what the answer depends on */
@@ -45,8 +46,11 @@ export function useAsked<T>({ of, ask, immediate = false }: AskedOptions<T>): As
         }
     }
 
+    const again = useAgain(() => { void now() })
+
     async function now(): Promise<void> {
         running.abort()
+        again.stop()
         const mine = running = new AbortController()
         const since = changes
         let given: T | null = null
@@ -55,8 +59,10 @@ export function useAsked<T>({ of, ask, immediate = false }: AskedOptions<T>): As
             given = await ask(mine.signal)
         } catch (error) {
             trouble = wordsOf(error)
+            if (!mine.signal.aborted && mayPass(error)) again.later()
         }
         if (mine.signal.aborted) return
+        if (trouble === null) again.done()
         answer.value = given
         problem.value = trouble
         if (since === changes) fresh(true)
