@@ -3,6 +3,9 @@ import { defineConfig } from '@playwright/test'
 const shots = process.env['MILDBOWL_SHOTS'] !== undefined
 const bench = process.env['MILDBOWL_BENCH'] !== undefined
 
+/** The browser tests go in two halves side by side. */
+const half = process.env['MILDBOWL_HALF'] ?? '1'
+
 /** Drives the served application in Debian's Chromium. bin/test starts the instance and names its address. */
 export default defineConfig({
     testDir: bench ? 'bench' : 'e2e',
@@ -13,8 +16,8 @@ export default defineConfig({
     retries: bench || shots || process.env['CI'] === undefined ? 0 : 1,
     timeout: 60_000,
     expect: { timeout: 8_000 },
-    outputDir: 'var/playwright',
-    reporter: [['list'], ['json', { outputFile: 'var/playwright.json' }]],
+    outputDir: `var/playwright/${half}`,
+    reporter: [['list'], ['json', { outputFile: `var/playwright-${half}.json` }]],
     use: {
         baseURL: process.env['MILDBOWL_URL'],
         viewport: { width: 1280, height: 800 },

@@ -3,5 +3,6 @@
 # shellcheck source-path=SCRIPTDIR/..
 source "$(dirname "${BASH_SOURCE[0]}")/lib.sh"
 source "$ROOT/ops/instance.sh"
-instance test 8680
+read -r name port <<<"${MILDBOWL_INSTANCE:-test 8680}"
+instance "$name" "$port"
 artisan migrate:fresh --seed --force --no-interaction --quiet

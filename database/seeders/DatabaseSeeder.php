@@ -11,6 +11,7 @@ use App\Models\Weighing;
 use App\Support\CurrentKitchen;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
 
 /** The demo kitchen: Lock Cottage, its six dogs and eight recipes. All made up. */
 final class DatabaseSeeder extends Seeder
@@ -18,7 +19,15 @@ final class DatabaseSeeder extends Seeder
     /** kg by weeks ago, made up. */
     private const WEIGHED = ['Biscay' => [10 => 8.6, 8 => 10.4, 6 => 12.1, 4 => 13.9, 2 => 15.6, 0 => 17.0], 'Ferris' => [16 => 34.8, 8 => 35.5, 0 => 36.0]];
 
+    /** As a whole or not at all: a first start may be interrupted here. */
     public function run(CurrentKitchen $current): void
+    {
+        DB::transaction(function () use ($current): void {
+            $this->fill($current);
+        });
+    }
+
+    private function fill(CurrentKitchen $current): void
     {
         $kitchen = Kitchen::query()->firstOrCreate(['slug' => 'lock-cottage'], ['name' => 'Lock Cottage', 'baker' => 'Ines Marlow']);
         $isNew = $kitchen->wasRecentlyCreated;

@@ -150,6 +150,7 @@ useEventListener(document, 'keydown', (event) => {
 
 <template>
     <div class="bench" :class="{ 'bench--late': isLate }">
+        <h1 class="unseen">{{ sheet.title === '' ? 'Untitled sheet' : sheet.title }}, on the bench</h1>
         <DogTable :answer="answer" />
         <p v-if="silent !== null" class="trouble" role="alert">{{ silent }} <v-btn variant="outlined" @click="ask()">Ask again</v-btn></p>
         <p v-if="trouble !== null" class="trouble" role="alert">{{ trouble }} <v-btn variant="outlined" :icon="mdiClose" aria-label="Put this message away" @click="trouble = null" /></p>

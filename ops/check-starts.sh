@@ -1,0 +1,78 @@
+#!/usr/bin/env bash
+# Opens a kitchen of its own after everything that may have befallen it before: an interrupted first start, each part killed, files that
+# name somebody else's process, a port that is taken. Each time it has to answer, with what was in it. Says what failed.
+# shellcheck source-path=SCRIPTDIR/..
+source "$(dirname "${BASH_SOURCE[0]}")/lib.sh"
+source "$ROOT/ops/instance.sh"
+trap - EXIT
+set +e
+PLACE=(starts 9180)
+failures=0
+begin() { instance "${PLACE[@]}"; }
+open_it() { (begin; set -e; start_instance) >"$ROOT/var/starts.log" 2>&1; }
+answers() { # answers WHAT: whether the kitchen is open, with its dogs in it
+  begin
+  if curl -fsS --max-time 10 "http://127.0.0.1:$WEB_PORT/api/dogs" 2>/dev/null | grep -q '"Quill"'; then printf '  %s\n' "$1"; return; fi
+  failures=$((failures + 1))
+  printf '  NOT OPEN: %s\n' "$1"
+  tail -n 5 "$ROOT/var/starts.log"
+}
+shut() { (begin; stop_instance) >/dev/null 2>&1; }
+away() { shut; rm -rf "$STATE_HOME/${PLACE[0]}"; }
+
+away
+for after in 0.2 0.9 1.3 2.0 3.0; do
+  # a first start is killed with all that it began, as by a lost plug
+  setsid bash -c 'source "$0/ops/lib.sh"; source "$0/ops/instance.sh"; instance starts 9180; start_instance' "$ROOT" >/dev/null 2>&1 & started=$!
+  sleep "$after"
+  kill -KILL -- -"$started" 2>/dev/null
+  wait "$started" 2>/dev/null
+  open_it
+  answers "after a first start that was killed at $after s"
+  away
+done
+
+open_it
+begin
+killed() { # killed WHAT PID…
+  local what=$1
+  shift
+  kill -9 "$@" 2>/dev/null
+  open_it
+  answers "after a kill of $what"
+}
+killed "the pool" "$(head -n1 "$RUN/fpm.pid")"
+killed "the web server" "$(head -n1 "$RUN/nginx.pid")"
+killed "the database" "$(head -n1 "$PG_DATA/postmaster.pid")"
+killed "all three" "$(head -n1 "$RUN/fpm.pid")" "$(head -n1 "$RUN/nginx.pid")" "$(head -n1 "$PG_DATA/postmaster.pid")"
+# shellcheck disable=SC2046
+killed "every worker" $(orphans)
+
+shut
+begin
+sleep 300 & foreign=$!
+for file in "$RUN/fpm.pid" "$RUN/nginx.pid" "$PG_DATA/postmaster.pid"; do echo "$foreign" >"$file"; done
+open_it
+answers "after files that name another's process"
+kill -0 "$foreign" 2>/dev/null || { failures=$((failures + 1)); echo "  KILLED another's process"; }
+kill "$foreign" 2>/dev/null
+wait "$foreign" 2>/dev/null
+
+shut
+begin
+home=$WEB_PORT
+php -S "127.0.0.1:$home" -t "$RUN" >/dev/null 2>&1 & taken=$!
+sleep 0.5
+open_it
+answers "with its port taken"
+begin
+[ "$WEB_PORT" != "$home" ] || { failures=$((failures + 1)); echo "  stayed on a port that is another's"; }
+shut
+kill "$taken" 2>/dev/null
+wait "$taken" 2>/dev/null
+open_it
+answers "with its port free again"
+begin
+[ "$WEB_PORT" = "$home" ] || { failures=$((failures + 1)); echo "  did not go back to its own port"; }
+away
+[ "$failures" -eq 0 ]
