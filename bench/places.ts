@@ -22,12 +22,24 @@ async function opens(page: Page, path: string, to: string): Promise<number> {
 }
 
 test('places of a full kitchen', async ({ page }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(400_000)
+    let working = 0
+    let lastAt = Date.now()
+    const counts = (by: number) => (request: { url: () => string }): void => {
+        if (!request.url().includes('/api/') || request.url().includes('/api/changes')) return
+        working += by
+        lastAt = Date.now()
+    }
+    page.on('request', counts(1))
+    page.on('requestfinished', counts(-1))
+    page.on('requestfailed', counts(-1))
+    /** What the place before has set going (verdicts of thousands of recipes) has come to rest. */
+    const rest = async (): Promise<void> => { while (working > 0 || Date.now() - lastAt < 900) await page.waitForTimeout(100) }
     await page.goto('/bench')
     const dog = (await (await page.request.get('/api/dogs')).json() as { id: string }[])[0]?.id ?? ''
     const recipe = (await (await page.request.get('/api/shelf')).json() as { id: string }[])[7]?.id ?? ''
     const places: [string, string, string][] = [
-        ['bench', '/bench', '.cm-content'], ['a recipe on the bench', `/bench/${recipe}`, '.cm-line .row__grams'], ['shelf', '/shelf', '.slip-card'], ['card', `/card/${recipe}`, '.recipe-card__lines li'], ['dogs', '/dogs', '.dogs > *'], ['a dog', `/dogs/${dog}`, '.profile__day'],
+        ['bench', '/bench', '.cm-content'], ['a recipe on the bench', `/bench/${recipe}`, '.cm-line .row__grams'], ['shelf', '/shelf', '.slip-card'], ['card', `/card/${recipe}`, '.recipe-card__head'], ['dogs', '/dogs', '.dogs > *'], ['a dog', `/dogs/${dog}`, '.profile__day'],
         ['studio', '/studio', '.studio__figures'], ['chart', '/chart', '.place__head'], ['cupboard', '/cupboard', '.cupboard__parts'], ['rule book', '/cupboard/rules', '.rule-list > *'], ['house rules', '/cupboard/house', '.cupboard h1'], ['trash', '/cupboard/trash', '.cupboard h1'],
     ]
     for (const [name, path, to] of places) {
@@ -35,7 +47,7 @@ test('places of a full kitchen', async ({ page }) => {
         for (let turn = 0; turn < 4; turn++) {
             await page.goto(path === '/bench' || path.startsWith('/bench/') ? '/dogs' : '/bench')
             await page.locator('#place').waitFor()
-            await page.waitForTimeout(1200)
+            await rest()
             times.push(await opens(page, path, to))
         }
         console.log(`place ${at(times, .5)} ${at(times, 1)} ${name}`)

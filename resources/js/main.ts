@@ -6,7 +6,7 @@ import './bench/paper.css'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { layBench } from './bench/layBench'
-import { router } from './router'
+import { fetchPlaces, router } from './router'
 import { ownStore } from './ui/store'
 import { vuetify } from './ui/vuetify'
 
@@ -15,3 +15,4 @@ await ownStore().open()
 const app = createApp(App)
 layBench(app)
 app.use(router).use(vuetify).mount('#app')
+void router.isReady().then(() => { setTimeout(fetchPlaces, 1_500) })

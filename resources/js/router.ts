@@ -35,6 +35,13 @@ export const router = createRouter({
     ],
 })
 
+/** Once the first place stands, the others are fetched: they open at once, and also while the kitchen is away. */
+export function fetchPlaces(): void {
+    const fetch = (): void => { for (const { component } of router.getRoutes().flatMap((one) => Object.values(one.components ?? {}).map((it) => ({ component: it })))) if (typeof component === 'function') void (component as () => Promise<unknown>)().catch(() => undefined) }
+    if ('requestIdleCallback' in window) requestIdleCallback(fetch, { timeout: 5_000 })
+    else setTimeout(fetch, 2_000)
+}
+
 router.afterEach((to) => {
     document.title = `${String(to.meta['title'] ?? 'Bench')} · Mild Bowl`
 })

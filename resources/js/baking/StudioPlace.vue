@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { api } from '../api/client'
 import type { Cut } from '../api/types.generated'
 import CutChooser from '../bench/CutChooser.vue'
@@ -28,6 +28,9 @@ const { sheet, takeSwap, scaledParts } = useSheet()
 const { answer, refusal, silent, freshness, ask, question } = useQuestion()
 const isLate = computed(() => freshness.value === 'late')
 
+/** What is further down is made once what is looked at first stands there. */
+const below = ref(false)
+onMounted(() => { requestAnimationFrame(() => { setTimeout(() => { below.value = true }) }) })
 const chosen = ref(-1)
 const screenScale = useLocalStorage('mildbowl.screen-scale', 1)
 const problem = ref<string | null>(null)
@@ -149,8 +152,8 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                         <p v-if="refusal !== null && refusal.path.includes('measured')" class="problem" role="alert">{{ refusal.message }}</p>
                     </FoldPart>
                     <div class="studio__scale"><p id="screen-scale" class="hint">Is ten centimetres on the screen ten on your ruler? Make it so: {{ Math.round(100 * screenScale) }} %</p><v-slider v-model="screenScale" min="0.6" max="1.8" step="0.01" aria-labelledby="screen-scale" /></div>
-                    <BackwardsForm @take="takeSizes" />
-                    <TrayPlan :portion="shown" />
+                    <BackwardsForm v-if="below" @take="takeSizes" />
+                    <TrayPlan v-if="below" :portion="shown" />
                 </div>
                 <div class="studio__column">
                     <section class="studio__part" aria-labelledby="who-title">
@@ -165,8 +168,8 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
                             </li>
                         </ul>
                     </section>
-                    <HeatTimes :heat="shown.heat" :portions="portions" :problem="refusal !== null && refusal.path.startsWith('/oven') ? refusal.message : null" />
-                    <ScaleForm />
+                    <HeatTimes v-if="below" :heat="shown.heat" :portions="portions" :problem="refusal !== null && refusal.path.startsWith('/oven') ? refusal.message : null" />
+                    <ScaleForm v-if="below" />
                 </div>
             </div>
         </template>

@@ -45,12 +45,23 @@ function minded(dog: Dog): string[] {
 
 /** How much of the shelf is cleared for it today, as far as that is known. */
 const written = computed(() => kitchen.recipes.filter((one) => one.begins.trim() !== ''))
-function clearedOf(dog: Dog): string {
-    const judged = written.value.filter((one) => one.judged !== null)
-    if (judged.length === 0) return 'the shelf is not checked yet for it'
-    const cleared = judged.filter((one) => one.judged?.clearedFor.includes(dog.id) === true).length
+/** Told once for all dogs: there may be thousands of recipes. */
+const cleared = computed(() => {
+    const many = new Map<string, number>()
+    let judged = 0
+    for (const { judged: verdict } of written.value) {
+        if (verdict === null) continue
+        judged++
+        for (const dog of verdict.clearedFor) many.set(dog, (many.get(dog) ?? 0) + 1)
+    }
 
-    return `cleared: ${cleared} of ${judged.length} recipes${judged.length < written.value.length ? `, ${written.value.length - judged.length} not checked yet` : ' on the shelf'}`
+    return { judged, many }
+})
+function clearedOf(dog: Dog): string {
+    const { judged, many } = cleared.value
+    if (judged === 0) return 'the shelf is not checked yet for it'
+
+    return `cleared: ${many.get(dog.id) ?? 0} of ${judged} recipes${judged < written.value.length ? `, ${written.value.length - judged} not checked yet` : ' on the shelf'}`
 }
 
 /** What it may have of what lies on the bench: only where that was answered for the sheet as it stands, and for this dog. */

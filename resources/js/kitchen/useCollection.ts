@@ -1,4 +1,4 @@
-import { computed, reactive, shallowRef, toRaw } from 'vue'
+import { computed, markRaw, reactive, shallowRef, toRaw } from 'vue'
 import { kept } from '../api/client'
 import type { Outbox } from '../api/outbox'
 
@@ -51,6 +51,7 @@ export function useCollection<T extends { id: string, version: number }, F = Par
     const sorted = (items: T[]): T[] => inOrder === undefined ? items : [...items].sort(inOrder)
 
     const mine = computed(() => outbox.entries.filter((one) => one.kind === kind && one.state === 'waits' && (one.path === path || one.path.startsWith(`${path}/`))))
+    // thousands of them are read and none is written into: the list changes, and nobody watches its inside
     const shown = computed(() => {
         let items = known.value
         for (const entry of mine.value) {
@@ -62,7 +63,7 @@ export function useCollection<T extends { id: string, version: number }, F = Par
             }
         }
 
-        return mine.value.length === 0 ? items : sorted(items)
+        return markRaw(mine.value.length === 0 ? items : sorted(items))
     })
 
     function put(one: T): T {

@@ -1,11 +1,12 @@
-import { computed, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
+import { computed, markRaw, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
 import { api, KitchenProblem, refusal, UNREACHABLE, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields, type ConfirmationFields } from '../api/client'
 import { Outbox } from '../api/outbox'
 import type { Changes, Choices, ConfirmationRecord, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, Slip, Vocabulary } from '../api/types.generated'
 import { useCollection, type Collection } from './useCollection'
 import { given } from '../ui/given'
 
-const by = <T>(said: (one: T) => string) => (one: T, two: T): number => said(one).localeCompare(said(two), undefined, { sensitivity: 'base' })
+const collator = new Intl.Collator(undefined, { sensitivity: 'base' })
+const by = <T>(said: (one: T) => string) => (one: T, two: T): number => collator.compare(said(one), said(two))
 
 /** The open kitchen: its house rules, and everything it keeps, each kind in a collection. */
 export function createKitchen(outbox: Outbox = new Outbox()) {
@@ -82,7 +83,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             known.value = opened.kitchen
             number.value = opened.number
             for (const kind of ['dogs', 'products', 'names', 'foods', 'swaps', 'prices', 'words'] as const) (all[kind] as unknown as Collection<{ id: string, version: number }, unknown>).lay(opened[kind])
-            choices.value = chosen
+            choices.value = markRaw(chosen)
             trouble.value = null
             all.recipes.lay(await api.shelf())
             // words to offer can come when they come

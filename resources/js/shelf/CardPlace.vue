@@ -31,6 +31,11 @@ const { answer, late } = useAsked<FormulateAnswer>({
     ask: (signal) => recipe.value === null || recipe.value.text.trim() === '' ? null : api.formulate({ recipe: { id: id.value }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true }, signal),
     immediate: true,
 })
+// nothing of another recipe stands under this one's name
+watch(id, () => {
+    recipe.value = null
+    answer.value = null
+}, { flush: 'sync' })
 const isCups = computed(() => kitchen.kitchen?.amountsAs === 'cups')
 const cleared = computed(() => (answer.value?.verdict.dogs ?? []).filter((dog) => dog.cleared).map((dog) => dog.name))
 const poison = computed(() => (answer.value?.lines ?? []).some((line) => line.findings.some((one) => one.level === 'never')))

@@ -40,9 +40,14 @@ export function age(months: number | null): string {
     return `${Math.floor(months / 12)} years`
 }
 
+/** Made once: to make one takes a browser a millisecond. */
+const CALENDARS = new Map<string, Intl.DateTimeFormat>()
+
 /** The day it is in a time zone, as an ISO date. */
 export function dayIn(timezone: string, at: Date = new Date()): string {
-    const parts = Object.fromEntries(new Intl.DateTimeFormat('en-GB', { timeZone: timezone, year: 'numeric', month: '2-digit', day: '2-digit' }).formatToParts(at).map((one) => [one.type, one.value]))
+    const calendar = CALENDARS.get(timezone) ?? new Intl.DateTimeFormat('en-GB', { timeZone: timezone, year: 'numeric', month: '2-digit', day: '2-digit' })
+    CALENDARS.set(timezone, calendar)
+    const parts = Object.fromEntries(calendar.formatToParts(at).map((one) => [one.type, one.value]))
 
     return `${parts['year'] ?? ''}-${parts['month'] ?? ''}-${parts['day'] ?? ''}`
 }

@@ -16,9 +16,9 @@ export const vRoving: Directive<HTMLElement> = {
 
         function settle(): void {
             const all = doors()
-            const inSight = all.filter((one) => one.checkVisibility())
-            if (!isTouched || at === null || !inSight.includes(at)) at = inSight.find((one) => one.getAttribute('aria-current') === 'page') ?? inSight[0] ?? null
-            for (const one of all) one.tabIndex = one === at ? 0 : -1
+            const isInSight = (one: HTMLElement): boolean => one.checkVisibility()
+            if (!isTouched || at === null || !all.includes(at) || !isInSight(at)) at = all.find((one) => one.getAttribute('aria-current') === 'page' && isInSight(one)) ?? all.find(isInSight) ?? null
+            for (const one of all) if (one.tabIndex !== (one === at ? 0 : -1)) one.tabIndex = one === at ? 0 : -1
         }
 
         row.addEventListener('focusin', (event) => {
@@ -39,8 +39,12 @@ export const vRoving: Directive<HTMLElement> = {
             event.preventDefault()
             all[next]?.focus()
         })
-        const watcher = new MutationObserver(settle)
-        watcher.observe(row, { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled', 'href', 'aria-current', 'class'] })
+        let frame = 0
+        const watcher = new MutationObserver(() => {
+            cancelAnimationFrame(frame)
+            frame = requestAnimationFrame(settle)
+        })
+        watcher.observe(row, { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled', 'href', 'aria-current'] })
         watchers.set(row, watcher)
         settle()
     },

@@ -73,7 +73,13 @@ export function useAsked<T>({ of, ask, immediate = false }: AskedOptions<T>): As
         changes++
         fresh(false)
         void soon()
-    }, { deep: true, immediate })
+    }, { deep: true })
+    // nobody is typing yet
+    if (immediate) {
+        changes++
+        fresh(false)
+        void now()
+    }
     onScopeDispose(() => {
         running.abort()
         clearTimeout(timer)
