@@ -36,8 +36,8 @@ class Hand {
 
     async open() {
         this.context = await chromium.launchPersistentContext(this.profile, {
-            executablePath: '/usr/bin/chromium', viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', baseURL: url,
-            args: ['--no-sandbox', '--headless', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--hide-crash-restore-bubble'],
+            executablePath: '/usr/bin/chromium-headless-shell', viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', baseURL: url,
+            args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--hide-crash-restore-bubble'],
         })
         this.page = this.context.pages()[0] ?? await this.context.newPage()
         await this.toBench()

@@ -196,7 +196,7 @@ useEventListener(document, 'keydown', (event) => {
                             </button>
                         </div>
                         <div v-if="showsMade" class="made">
-                            <h4>How the figures were made</h4>
+                            <h3>How the figures were made</h3>
                             <CompositionPanel v-if="answer.batch.explain" :panel="answer.batch.explain.panel" />
                             <p v-if="answer.batch.cost">This batch costs {{ answer.batch.cost.known.toFixed(2) }}<template v-if="answer.batch.cost.share < .995">, counting the {{ Math.round(100 * answer.batch.cost.share) }} % of it whose price is known</template>.</p>
                             <p>A piece: {{ spread(answer.piece.kcal) }} kcal; the batch: {{ spread(answer.batch.kcal) }} kcal.</p>

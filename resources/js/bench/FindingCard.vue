@@ -62,7 +62,7 @@ async function turn(): Promise<void> {
 
 <template>
     <section class="card" :class="`card--${told.finding.level}`" :role="told.finding.level === 'never' ? 'alert' : undefined">
-        <h4><FindingMark :level="told.finding.level" /> {{ LEVELS[told.finding.level].word }}<template v-if="told.dogs.length > 0"> · {{ told.dogs.join(', ') }}</template></h4>
+        <h3><FindingMark :level="told.finding.level" /> {{ LEVELS[told.finding.level].word }}<template v-if="told.dogs.length > 0"> · {{ told.dogs.join(', ') }}</template></h3>
         <p>{{ told.finding.message }}</p>
         <p v-if="told.finding.figure !== null" class="card__figure">{{ told.finding.figure }}</p>
         <p v-if="told.finding.advice !== ''"><strong>{{ told.finding.advice }}</strong></p>

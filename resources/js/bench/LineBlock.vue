@@ -103,7 +103,7 @@ function onKey(event: KeyboardEvent): void {
             <p v-for="one in poison" :key="one" class="card__figure row__poison">{{ one }}</p>
             <v-select v-if="bindable" class="row__bind" label="The product used here" :model-value="boundTo ?? ''" :items="jars" @update:model-value="bind(plain, $event === '' ? null : $event)" />
             <div v-if="made.length > 0" class="made">
-                <h4>How the figures were made</h4>
+                <h3>How the figures were made</h3>
                 <p v-for="(sentence, which) in made" :key="which">{{ sentence }}</p>
             </div>
             <p v-if="read.length > 0" class="row__words"><span class="hint">Read as:</span> <span v-for="(word, which) in read" :key="which" class="word" :class="`word--${word.role}`">{{ word.text }}<small>{{ ROLES[word.role] }}</small></span></p>

@@ -93,7 +93,7 @@ const words = computed(() => {
             <p v-if="ramp.length > 0">Something here is new to {{ ration.dog }}: <template v-for="(one, n) in ramp" :key="one.days">{{ n > 0 ? '; ' : '' }}{{ one.days }} {{ pieces(one.pieces) }}</template> a day.</p>
             <p v-if="breakInto !== null">Break it first: score {{ breakInto.along }} × {{ breakInto.across }}, so that no part is longer than its safe bite of {{ units.mmAtMost(ration.explain?.safeBiteMm ?? 0) }}.</p>
             <p v-if="wouldFit !== null">Too rich for {{ ration.dog }}: {{ wouldFit }} would go, one a day.</p>
-            <div class="made"><h4>Why this many</h4><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
+            <div class="made"><h3>Why this many</h3><p v-for="sentence in ration.explain?.made ?? []" :key="sentence">{{ sentence }}</p></div>
             <form v-if="verdict !== undefined" class="fields" @submit.prevent="askOccasion">
                 <v-text-field v-model="wanted" class="field--long" label="A birthday? How much that day" placeholder="half a slice, a sixth, 3" maxlength="80" autocomplete="off" />
                 <v-btn type="submit" variant="tonal" :disabled="wanted.trim() === ''">What that takes</v-btn>

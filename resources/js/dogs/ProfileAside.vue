@@ -71,7 +71,7 @@ async function unweigh(id: string): Promise<void> {
             <ul v-if="answer.cares.length > 0" class="profile__cares" aria-label="What its body asks of every treat"><li v-for="one in answer.cares" :key="one">{{ one }}</li></ul>
             <div class="profile__schools">
                 <div v-for="school in answer.schools" :key="school.school" class="school" :class="{ 'school--chosen': school.chosen }">
-                    <h3>{{ school.name }}</h3>
+                    <h2>{{ school.name }}</h2>
                     <p v-if="school.dailyKcal !== null"><strong>{{ spread(school.dailyKcal) }}</strong> kcal a day</p>
                     <p v-else>no figure</p>
                     <p class="hint">{{ school.made }}<template v-if="school.note !== null">. {{ school.note }}</template><template v-if="school.chosen"> — this kitchen's choice</template></p>

@@ -89,7 +89,7 @@ function change(before: number, after: number): string {
 
 <template>
     <section class="swaps" :aria-label="`What may stand in for ${text.trim()}`" @keydown="onKey">
-        <header class="swaps__head"><h4>What may stand in</h4><v-btn @click="emit('close')">Close</v-btn></header>
+        <header class="swaps__head"><h3>What may stand in</h3><v-btn @click="emit('close')">Close</v-btn></header>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <div v-if="answer !== null" class="swaps__jobs" role="group" aria-label="What this line does in the dough"><span class="hint">Its job here:</span><TogglePill v-for="job in JOBS" :key="job" :on="jobs.includes(job)" @click="toggle(job)">{{ job }}</TogglePill></div>
         <p v-if="answer !== null && answer.candidates.length === 0" role="status">Nothing known does that job. Name another job, or leave the line out yourself.</p>
