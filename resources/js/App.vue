@@ -5,6 +5,7 @@ import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useKitchen } from './kitchen/useKitchen'
+import IconButton from './ui/IconButton.vue'
 import { KEYS, lead, leading, led, pressed, type Key } from './ui/keys'
 import { vRoving } from './ui/roving'
 import { useReturn } from './ui/useReturn'
@@ -101,8 +102,8 @@ void kitchen.open()
                 <WaitingList />
                 <button type="button" class="rail__raid" aria-label="It ate something" @click="raided = true"><v-icon :icon="mdiAlertOctagonOutline" size="20" aria-hidden="true" /><span>It ate something</span></button>
                 <UnitsMenu />
-                <v-btn class="rail__keys" icon aria-label="Keys that work here" @click="showsKeys = true"><v-icon :icon="mdiKeyboardOutline" /></v-btn>
-                <v-btn icon :aria-label="isNight ? 'Turn the light on' : 'Dim the light'" @click="turnLight"><v-icon :icon="isNight ? mdiWhiteBalanceSunny : mdiWeatherNight" /></v-btn>
+                <IconButton class="rail__keys" label="Keys that work here" :icon="mdiKeyboardOutline" @click="showsKeys = true" />
+                <IconButton :label="isNight ? 'Turn the light on' : 'Dim the light'" :icon="isNight ? mdiWhiteBalanceSunny : mdiWeatherNight" @click="turnLight" />
             </div>
         </header>
         <p v-if="kitchen.trouble !== null" class="trouble" role="alert">
@@ -110,9 +111,9 @@ void kitchen.open()
         </p>
         <main id="place" tabindex="-1" :inert="raided || showsKeys"><router-view /></main>
         <footer class="standing">{{ kitchen.choices?.standingWords ?? 'A planning aid, not veterinary advice. If a dog has eaten something poisonous: call a vet or an animal poison line now.' }}</footer>
-        <nav v-if="isNarrow" v-roving class="thumb" aria-label="Places">
-            <router-link v-for="place in PLACES" :key="place.to" :to="place.to" class="thumb__place" :class="{ 'thumb__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined"><v-icon :icon="place.icon" size="24" aria-hidden="true" /><span>{{ place.name }}</span></router-link>
-        </nav>
+        <v-bottom-navigation v-if="isNarrow" v-roving tag="nav" class="thumb" aria-label="Places" grow :height="60" :elevation="0" :active="true">
+            <v-btn v-for="place in PLACES" :key="place.to" :to="place.to" class="thumb__place" :class="{ 'thumb__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined"><v-icon :icon="place.icon" size="24" aria-hidden="true" /><span>{{ place.name }}</span></v-btn>
+        </v-bottom-navigation>
         <div v-if="leading.is" class="leading" role="status"><span v-for="one in letters" :key="one.id"><kbd>{{ one.then?.toUpperCase() }}</kbd> {{ one.does }}</span></div>
         <ShortcutList v-if="wereKeysShown" v-model="showsKeys" />
         <RaidDialog v-if="wasRaided" v-model="raided" />

@@ -8,6 +8,7 @@ import type { Clipping, Cut } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import FoldPart from '../ui/FoldPart.vue'
 import { figure, grams, spread } from '../ui/format'
+import IconButton from '../ui/IconButton.vue'
 import { pressed } from '../ui/keys'
 import { vRoving } from '../ui/roving'
 import { useReturn } from '../ui/useReturn'
@@ -162,7 +163,7 @@ useEventListener(document, 'keydown', (event) => {
                     <p class="sheet__kept" role="status"><template v-if="copied !== ''">{{ `${copied} ` }}</template>{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}<template v-if="problem !== null">: {{ problem }} <v-btn class="link" @click="sheet.recipeId === null ? keepAsNew() : keep()">Try again</v-btn></template></p>
                     <div v-roving class="sheet__tools" role="toolbar" aria-label="For this sheet">
                         <HistoryButtons />
-                        <v-btn icon variant="text" aria-label="Copy the recipe" :disabled="!isWritten" @click="copy"><v-icon :icon="mdiContentCopy" /></v-btn>
+                        <IconButton label="Copy the recipe" :icon="mdiContentCopy" :disabled="!isWritten" @click="copy" />
                         <SwitchRow v-model="amounts" label="Amounts shown as" :items="[{ value: 'grams', title: 'grams' }, { value: 'cups', title: 'cups' }]" />
                         <v-btn v-if="sheet.recipeId === null" variant="tonal" :disabled="!isWritten" @click="keepAsNew">Keep on the shelf</v-btn>
                         <v-btn class="sheet__bring" @click="clipped = ''; clips = true">Bring in</v-btn>

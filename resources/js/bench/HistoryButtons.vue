@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
+import IconButton from '../ui/IconButton.vue'
 import { pressed } from '../ui/keys'
 import { useSheet } from './useSheet'
 
@@ -18,6 +19,6 @@ useEventListener(document, 'keydown', (event) => {
 </script>
 
 <template>
-    <v-btn icon variant="text" aria-label="Undo" :disabled="depth.back === 0" @click="undo"><v-icon :icon="mdiUndo" /></v-btn>
-    <v-btn icon variant="text" aria-label="Redo" :disabled="depth.forth === 0" @click="redo"><v-icon :icon="mdiRedo" /></v-btn>
+    <IconButton label="Undo" :icon="mdiUndo" :disabled="depth.back === 0" @click="undo" />
+    <IconButton label="Redo" :icon="mdiRedo" :disabled="depth.forth === 0" @click="redo" />
 </template>

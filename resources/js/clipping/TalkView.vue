@@ -60,9 +60,9 @@ function take(): void {
             </template>
         </section>
         <section v-if="sheet !== undefined" class="talk__sheet" aria-label="The sheet it makes">
-            <div v-if="sheets.length > 1" class="talk__tabs" role="group" aria-label="Which recipe">
-                <v-btn v-for="(one, n) in sheets" :key="n" size="small" :variant="n === shown ? 'flat' : 'outlined'" :color="n === shown ? 'primary' : undefined" :aria-pressed="n === shown" @click="shown = n; at = null">{{ one.title }}</v-btn>
-            </div>
+            <v-tabs v-if="sheets.length > 1" v-model="shown" class="talk__tabs" aria-label="Which recipe" show-arrows @update:model-value="at = null">
+                <v-tab v-for="(one, n) in sheets" :key="n" :value="n">{{ one.title }}</v-tab>
+            </v-tabs>
             <h3>{{ sheet.title }}</h3>
             <ul class="talk__lines">
                 <li v-for="(row, n) in lines" :key="n">

@@ -79,6 +79,7 @@ function ration(dog: Dog): { count: number, cleared: boolean } | null {
         <header class="place__head"><h1>The dogs</h1><v-text-field v-if="kitchen.dogs.length > MANY" v-model="find" class="dogs__find" label="Find" placeholder="a name or a breed" clearable autocomplete="off" @click:clear="find = ''" /><v-btn variant="tonal" to="/dogs/new">Add a dog</v-btn></header>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.dogs.length === 0" title="No dog yet">Its name, weight and age are enough to begin. Its day stands here then, as a dish, with what it may have of it in treats.<template #acts><v-btn variant="flat" color="primary" to="/dogs/new">Add the first dog</v-btn></template></EmptyPlace>
+        <div v-if="kitchen.kitchen === null && kitchen.trouble === null" class="dogs" aria-hidden="true"><v-skeleton-loader v-for="n in 6" :key="n" type="article" /></div>
         <ul class="dogs" :class="{ 'dogs--late': late }">
             <li v-for="dog in shown" :key="dog.id">
                 <router-link :to="`/dogs/${dog.id}`" class="dog" :aria-label="dog.name">

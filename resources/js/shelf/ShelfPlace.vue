@@ -172,6 +172,7 @@ async function keepEdited(): Promise<void> {
         </p>
         <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.recipes.length === 0" title="Nothing on the shelf yet">Write or paste a recipe on the bench and keep it: its card stands here then, with the dogs it is cleared for.<template #acts><v-btn variant="flat" color="primary" @click="begin">Write the first sheet</v-btn></template></EmptyPlace>
         <CompareVersions v-if="compared.length === 2" :one="compared[0]!" :two="compared[1]!" @close="compared = []" />
+        <div v-if="kitchen.kitchen === null && kitchen.trouble === null" class="shelf__board" aria-hidden="true"><v-skeleton-loader v-for="n in 6" :key="n" type="list-item-avatar-three-line" /></div>
         <v-virtual-scroll v-if="rows.length > 0" :items="rows" renderless :item-height="190">
             <template #default="{ item, itemRef }">
                 <div :ref="itemRef" class="shelf__board" :style="{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }">

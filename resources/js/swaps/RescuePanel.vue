@@ -118,7 +118,7 @@ function leave(): void {
         <h2 id="rescue-title" ref="title" tabindex="-1">Keep the treat, lose the trouble</h2>
         <p class="hint">What would change stands struck through on the sheet. Nothing changes until you take it.</p>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <p v-if="working" role="status">Working it out…</p>
+        <div v-if="working" role="status"><p>Working it out…</p><v-progress-linear indeterminate color="secondary" aria-hidden="true" /></div>
         <p v-if="plan !== null && plan.why !== null" class="problem" role="status">{{ plan.why }}</p>
         <template v-if="plan !== null && chosen !== null">
             <div class="rescue__ways" role="group" aria-label="Ways to do it"><TogglePill v-for="(one, number) in plan.rescues" :key="one.recipeText" class="way" :on="at === number" @click="at = number">{{ one.says }}</TogglePill></div>
