@@ -10,6 +10,7 @@ import LimitBars from '../bench/LimitBars.vue'
 import { useQuestion } from '../bench/useQuestion'
 import { UNMEASURED, useSheet, type Measured, type Portion, type Sheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import EmptyPlace from '../ui/EmptyPlace.vue'
 import FoldPart from '../ui/FoldPart.vue'
 import NumberField from '../ui/NumberField.vue'
 import PieceDots from '../ui/PieceDots.vue'
@@ -126,7 +127,7 @@ const cleared = computed(() => new Set((answer.value?.verdict.dogs ?? []).filter
         <DogTable :answer="answer" />
         <p v-if="silent !== null" class="trouble" role="alert">{{ silent }} <v-btn variant="outlined" @click="ask()">Ask again</v-btn></p>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <p v-if="sheet.text.trim() === ''">Nothing lies on the bench. <router-link to="/bench">Lay a recipe on it first.</router-link></p>
+        <EmptyPlace v-if="sheet.text.trim() === ''" title="Nothing lies on the bench">A recipe has to lie there before it is cut: one of the shelf, or one you write.<template #acts><v-btn variant="flat" color="primary" to="/shelf">To the shelf</v-btn><v-btn to="/bench">To the bench</v-btn></template></EmptyPlace>
         <template v-else-if="answer !== null && shown !== undefined">
             <p v-if="isLate" class="verdict verdict--stop" role="status"><strong>Not checked yet.</strong> What stands below was said of the sheet as it was before.</p>
             <div class="lots" role="group" aria-label="Portions of this dough">

@@ -31,7 +31,7 @@ async function clear(): Promise<void> {
     <fieldset>
         <legend>A kitchen of your own</legend>
         <p class="hint">Takes every dog and every recipe out, for a beginning with nothing in it. They lie in the trash for thirty days; what this kitchen decided, its foods and its labels stay.</p>
-        <v-btn variant="outlined" color="error" :disabled="many === 0" @click="asks = true">Clear the kitchen</v-btn>
+        <v-btn class="clear-kitchen" variant="outlined" color="error" :disabled="many === 0" @click="asks = true">Clear the kitchen</v-btn>
         <v-dialog v-model="asks" max-width="520" aria-labelledby="clear-title">
             <div class="paper">
                 <h2 id="clear-title">Clear the kitchen?</h2>
