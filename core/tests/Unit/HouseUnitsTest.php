@@ -20,6 +20,21 @@ it('says what core says in the units of the kitchen', function (string $said, st
     ['192 g of flour, 863 kcal', '192 g of flour, 863 kcal'], ['5 minutes', '5 minutes'], ['', ''],
 ]);
 
+it('says every sixteenth of an inch as a ruler has it, and a bound never as more', function () use ($american): void {
+    $ruler = ['1/16', '⅛', '3/16', '¼', '5/16', '⅜', '7/16', '½', '9/16', '⅝', '11/16', '¾', '13/16', '⅞', '15/16', '1', '1 1/16', '1⅛'];
+    foreach ($ruler as $n => $inches) {
+        $mm = round(($n + 1) / 16 * 25.4, 2);
+        expect($american->sentence("roll it $mm mm thick"))->toBe("roll it $inches in thick")
+            ->and($american->sentence('a safe bite of '.round($mm + 0.2, 2).' mm'))->toBe("a safe bite of $inches in")
+            ->and($american->sentence('at most '.round($mm + 1.4, 2).' mm'))->toBe("at most $inches in")
+            ->and($american->sentence(round($mm + 1.4, 2).' mm or thinner'))->toBe("$inches in or thinner");
+    }
+});
+
+it('tells an oven from a core by its heat', function () use ($american, $gas): void {
+    expect($american->sentence('at 105 °C'))->toBe('at 220 °F')->and($american->sentence('at 104 °C'))->toBe('at 219 °F')->and($gas->sentence('at 110 °C'))->toBe('at gas ¼')->and($gas->sentence('at 104 °C'))->toBe('at 104 °C');
+});
+
 it('turns a method whichever way it was written', function (string $words, string $american_, string $metric_, string $gas_) use ($american, $metric, $gas): void {
     expect($american->method($words))->toBe($american_)->and($metric->method($words))->toBe($metric_)->and($gas->method($words))->toBe($gas_);
 })->with([
