@@ -3,21 +3,19 @@ import { defineConfig } from '@playwright/test'
 const shots = process.env['MILDBOWL_SHOTS'] !== undefined
 const bench = process.env['MILDBOWL_BENCH'] !== undefined
 
-/** The browser tests go in two halves side by side. */
-const half = process.env['MILDBOWL_HALF'] ?? '1'
-
 /** Drives the served application in Debian's Chromium. bin/test starts the instance and names its address. */
 export default defineConfig({
     testDir: bench ? 'bench' : 'e2e',
     testMatch: process.env['MILDBOWL_BENCH'] === 'full' ? 'places.ts' : bench ? ['keys.ts', 'drag.ts'] : shots ? 'shots.ts' : '*.spec.ts',
-    workers: 1,
+    // each has a kitchen of its own
+    workers: bench || shots ? 1 : (process.env['MILDBOWL_URLS'] ?? '').split(' ').length,
     fullyParallel: false,
     // a second try tells what is flaky from what is broken; both fail the run
     retries: bench || shots || process.env['CI'] === undefined ? 0 : 1,
     timeout: 60_000,
     expect: { timeout: 8_000 },
-    outputDir: `var/playwright/${half}`,
-    reporter: [['list'], ['json', { outputFile: `var/playwright-${half}.json` }]],
+    outputDir: 'var/playwright',
+    reporter: [['list'], ['json', { outputFile: 'var/playwright.json' }]],
     use: {
         baseURL: process.env['MILDBOWL_URL'],
         viewport: { width: 1280, height: 800 },

@@ -217,6 +217,27 @@ test('a word that is on its way when the recipe is opened again stays, and so do
     await page.unroute('**/api/recipes/*')
 })
 
+test('a tab that looks on gives nothing back over what is being typed in the other', async ({ page, context }) => {
+    await openBench(page)
+    await page.getByRole('button', { name: 'New sheet' }).click()
+    await write(page, '100 g oats')
+    await page.waitForTimeout(600)
+    const other = await context.newPage()
+    await openBench(other)
+    await expect(words(other, 1)).toHaveText('100 g oats')
+    await sheet(other).focus()
+    await other.keyboard.press('Control+End')
+    const typed = ['100 g oats']
+    for (let n = 0; n < 24; n++) {
+        await other.keyboard.press('Enter')
+        await other.waitForTimeout((n * 37) % 260)
+        await other.keyboard.type(`${n + 1} g rye`, { delay: (n * 13) % 40 })
+        typed.push(`${n + 1} g rye`)
+    }
+    await expect(other.locator('.row__text')).toHaveText(typed)
+    await expect(page.locator('.row__text')).toHaveText(typed)
+})
+
 test('a browser without room keeps what is typed all the same', async ({ page }) => {
     await openBench(page)
     await page.evaluate(() => {

@@ -5,8 +5,13 @@ import AxeBuilder from '@axe-core/playwright'
 /** With MILDBOWL_LATE=600, every answer of the kitchen is up to so many milliseconds late: what rests on the order of answers shows itself. */
 const LATE = Number(process.env['MILDBOWL_LATE'] ?? 0)
 
+/** Each worker has a kitchen of its own: its address, and the instance that is made new for it. */
+const ADDRESSES = (process.env['MILDBOWL_URLS'] ?? process.env['MILDBOWL_URL'] ?? '').split(' ')
+const INSTANCES = (process.env['MILDBOWL_INSTANCES'] ?? 'test 8680').split(',')
+
 /** Fails on any request that leaves loopback, and on any error the page reports. */
 export const test = base.extend<{ watched: undefined }>({
+    baseURL: async ({}, use, { parallelIndex }) => { await use(ADDRESSES[parallelIndex % ADDRESSES.length] ?? '') },
     watched: [async ({ context }, use) => {
         const wrong: string[] = []
         context.on('request', (request) => {
@@ -32,10 +37,10 @@ export { expect }
 
 /** The demo kitchen as new, once a file. */
 export function freshKitchen(): void {
-    test.beforeAll(() => {
+    test.beforeAll(({}, { parallelIndex }) => {
         const reset = process.env['MILDBOWL_RESET']
         if (reset === undefined) throw new Error('MILDBOWL_RESET names no script: run bin/test browser.')
-        execFileSync(reset, { stdio: 'pipe' })
+        execFileSync(reset, { stdio: 'pipe', env: { ...process.env, MILDBOWL_INSTANCE: INSTANCES[parallelIndex % INSTANCES.length] ?? '' } })
     })
 }
 

@@ -55,6 +55,6 @@ test('a talk that is pasted on the sheet goes the same way, and several recipes 
         element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
     }, talk)
     await expect(page.getByText('2 recipes were found.')).toBeVisible()
-    await page.getByRole('button', { name: 'Tuna squares' }).click()
+    await page.getByRole('tab', { name: 'Tuna squares' }).click()
     await expect(page.getByRole('region', { name: 'The sheet it makes' }).getByRole('button', { name: '2 eggs' })).toBeVisible()
 })

@@ -66,10 +66,16 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
         said = saidOf(sheet.value)
     }
 
+    /** What lies in the browser of this sheet, written here or in another tab. */
+    let synced = ''
+    const state = (): string => JSON.stringify([id.value, sheet.value, shelved.value, version.value])
+
+    /** Only what was changed here: a tab that gives back what it was just told would put it over what is being typed in the other. */
     function save(): void {
-        if (id.value === '') return
+        if (id.value === '' || state() === synced) return
         try {
             drafts.write(id.value, { sheet: JSON.parse(JSON.stringify(sheet.value)) as Sheet, paper: keptOf(paper.state), shelved: shelved.value, version: version.value })
+            synced = state()
             rememberHere(id.value)
         } catch {
             trouble.value = 'This browser has no room left: what is on the sheet is kept only while this page is open. Keep it on the shelf, or clear old sheets away.'
@@ -99,6 +105,7 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
         sheet.value.confirmed = other.sheet.confirmed
         shelved.value = other.shelved
         version.value = other.version
+        synced = state()
     })
 
     function lay(draft: string, next: Sheet, past: KeptPaper | null, known: string | null, on: number | null = null): void {
