@@ -54,9 +54,9 @@ test('while the kitchen is away, writing, seating and forms go on and wait; figu
     await back(context)
     await expect(page.getByRole('button', { name: /kitchen away/ })).toBeHidden({ timeout: 20_000 })
     await expect.poll(async () => (await kept(page, 'recipes', 'Away rounds'))?.text).toBe('2 cups oat flour\n1/4 cup raisins')
-    const dogs = (await (await page.request.get('/api/dogs')).json()) as { name: string, weightKg: number, atTable: boolean }[]
-    expect(dogs.find((one) => one.name === 'Bosun')?.weightKg).toBe(20)
-    expect(dogs.find((one) => one.name === 'Tuppence')?.atTable).toBe(true)
+    const dog = async (name: string) => ((await (await page.request.get('/api/dogs')).json()) as { name: string, weightKg: number, atTable: boolean }[]).find((one) => one.name === name)
+    await expect.poll(async () => (await dog('Bosun'))?.weightKg).toBe(20)
+    expect((await dog('Tuppence'))?.atTable).toBe(true)
     await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Bench' }).click()
     await expect(row(page, 2)).toContainText('Never: grape')
 })
