@@ -21,6 +21,7 @@ async function open(page: Page, slowed: number): Promise<void> {
 
 for (const slowed of [1, 4]) {
     test(`keys, slowed ${slowed} times`, async ({ page }) => {
+        test.setTimeout(180_000)
         await open(page, slowed)
         const answers: number[] = []
         const letters: number[] = []
@@ -47,8 +48,10 @@ for (const slowed of [1, 4]) {
                     setTimeout(() => { resolve({ answer, letter }) }, 20)
                 })
                 watcher.observe(document.body, { childList: true, characterData: true, subtree: true })
+                document.body.dataset['listens'] = String(wanted)
             }), grams)
-            await page.waitForTimeout(30)
+            // a slowed page may take its time to begin listening
+            await page.waitForFunction((wanted) => document.body.dataset['listens'] === String(wanted), grams)
             await page.keyboard.press(String(grams).slice(2))
             const one = await took
             answers.push(one.answer)
