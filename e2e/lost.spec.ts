@@ -171,6 +171,32 @@ test('a label, a scaling, a wish and what a dog ate are there again when the pag
     await expect(dialog.getByLabel('What and how much, one a line')).toHaveValue('a bar of dark chocolate')
 })
 
+test('notes of a recipe and a weight that were begun are there again', async ({ page }) => {
+    await page.goto('/shelf')
+    const card = page.getByRole('article', { name: 'Pear and sorghum squares', exact: true })
+    const notes = page.getByRole('dialog').getByLabel('Notes')
+    const open = async (): Promise<void> => {
+        await card.getByRole('button', { name: /More for/ }).click()
+        await page.getByText('Name and notes').click()
+    }
+    await open()
+    await notes.fill('less water next time')
+    await page.waitForTimeout(700)
+    await page.reload()
+    await open()
+    await expect(notes).toHaveValue('less water next time')
+    await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click()
+    await page.reload()
+    await open()
+    await expect(notes).toHaveValue('less water next time')
+    await page.goto('/dogs')
+    await page.getByRole('link', { name: 'Odette' }).click()
+    await page.getByLabel('Weighed, kg').fill('24.4')
+    await page.waitForTimeout(700)
+    await page.reload()
+    await expect(page.getByLabel('Weighed, kg')).toHaveValue('24.4')
+})
+
 test('a browser that was killed before its quick store reached the disk gives everything back', async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()

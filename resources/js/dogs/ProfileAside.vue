@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { Dog, ProfileAnswer, Weighing } from '../api/types.generated'
 import { useCollection } from '../kitchen/useCollection'
@@ -11,6 +11,7 @@ import NumberField from '../ui/NumberField.vue'
 import { writtenDate } from '../ui/dates'
 import { dayIn, figure, spread } from '../ui/format'
 import { goOn } from '../ui/goOn'
+import { useDraft } from '../ui/useDraft'
 import { useUnits } from '../ui/useUnits'
 import { useAsked } from '../ui/useAsked'
 import { refusedIn } from '../ui/refused'
@@ -24,7 +25,8 @@ const outbox = useOutbox()
 const weighings = useCollection<Weighing, { on: string, weight: string }>(outbox, 'weighings', { path: `dogs/${props.dog.id}/weighings`, over: ({ on }) => ({ on, dogId: props.dog.id }), called: () => `a weight of ${props.dog.name}` })
 const problem = ref<string | null>(null)
 const today = dayIn(kitchen.kitchen?.timezone ?? 'UTC')
-const weighed = ref({ kg: null as number | null, on: today })
+const weighed = reactive({ kg: null as number | null, on: today })
+const { anew } = useDraft(`weighing.${props.dog.id}.${kitchen.kitchen?.weightsAs ?? 'kg'}`, weighed)
 
 const { answer, problem: refusal, late } = useAsked<ProfileAnswer>({
     of: [() => kitchen.version, () => weighings.items],
@@ -39,10 +41,10 @@ watch(() => kitchen.weighed, ({ dog }) => { if (dog === null || dog === props.do
 weighings.load().catch((error: unknown) => { problem.value = wordsOf(error) })
 
 async function weigh(): Promise<void> {
-    if (weighed.value.kg === null) return
+    if (weighed.kg === null) return
     try {
-        await weighings.keep(null, { on: weighed.value.on, weight: `${weighed.value.kg} ${unit.value}` })
-        weighed.value.kg = null
+        await weighings.keep(null, { on: weighed.on, weight: `${weighed.kg} ${unit.value}` })
+        anew()
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)

@@ -10,8 +10,8 @@ import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { takeAway } from '../kitchen/takeAway'
 import { useOutbox } from '../kitchen/useOutbox'
 import { tell } from '../ui/notices'
-import PickMany from '../ui/PickMany.vue'
 import { useReturn } from '../ui/useReturn'
+import EditSlip from './EditSlip.vue'
 import FamilyTree from './FamilyTree.vue'
 import { Finder, isUnjudged } from './finding'
 import { smallPicture } from './photo'
@@ -32,7 +32,7 @@ const problem = ref<string | null>(null)
 const compared = ref<Slip[]>([])
 const opened = ref<string | null>(null)
 const wanted = reactive({ words: String(route.query['find'] ?? ''), tags: [] as string[], dogs: [] as string[], favourites: false })
-const editing = ref<{ slip: Slip, title: string, notes: string, tags: string[], what: 'rename' | 'tags' } | null>(null)
+const editing = ref<{ slip: Slip, what: 'rename' | 'tags' } | null>(null)
 useReturn(computed(() => editing.value !== null))
 const file = ref<HTMLInputElement | null>(null)
 const photographed = ref<Slip | null>(null)
@@ -137,7 +137,7 @@ function compare(slip: Slip): void {
 function act(slip: Slip, what: SlipAct): void {
     if (what === 'compare') compare(slip)
     else if (what === 'again') void again(slip)
-    else if (what === 'rename' || what === 'tags') editing.value = { slip, title: slip.title, notes: slip.notes, tags: [...slip.tags], what }
+    else if (what === 'rename' || what === 'tags') editing.value = { slip, what }
     else if (what === 'unphotograph') void change(slip, { photoId: null })
     else if (what === 'print') void router.push(`/card/${slip.id}`)
     else if (what === 'promote') void promote(slip)
@@ -148,11 +148,11 @@ function act(slip: Slip, what: SlipAct): void {
     }
 }
 
-async function keepEdited(): Promise<void> {
+async function keepEdited(fields: RecipeFields): Promise<void> {
     const asked = editing.value
     if (asked === null) return
     editing.value = null
-    await change(asked.slip, asked.what === 'tags' ? { tags: asked.tags.map((one) => one.trim().slice(0, 40)).filter((one) => one !== '').slice(0, 20) } : { title: asked.title, notes: asked.notes })
+    await change(asked.slip, fields)
 }
 </script>
 
@@ -171,7 +171,7 @@ async function keepEdited(): Promise<void> {
             <template v-else-if="compared.length === 1">Choose a second recipe to compare with {{ compared[0]?.title }}.</template>
         </p>
         <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.recipes.length === 0" title="Nothing on the shelf yet">Write or paste a recipe on the bench and keep it: its card stands here then, with the dogs it is cleared for.<template #acts><v-btn variant="flat" color="primary" @click="begin">Write the first sheet</v-btn></template></EmptyPlace>
-        <CompareVersions v-if="compared.length === 2" :one="compared[0]!" :two="compared[1]!" @close="compared = []" />
+        <CompareVersions v-if="compared.length === 2" :key="`${compared[0]!.id} ${compared[1]!.id}`" :one="compared[0]!" :two="compared[1]!" @close="compared = []" />
         <div v-if="kitchen.kitchen === null && kitchen.trouble === null" class="shelf__board" aria-hidden="true"><v-skeleton-loader v-for="n in 6" :key="n" type="list-item-avatar-three-line" /></div>
         <v-virtual-scroll v-if="rows.length > 0" :items="rows" renderless :item-height="190">
             <template #default="{ item, itemRef }">
@@ -184,12 +184,7 @@ async function keepEdited(): Promise<void> {
         </v-virtual-scroll>
         <input ref="file" type="file" accept="image/*" hidden @change="photograph(($event.target as HTMLInputElement).files?.[0]); ($event.target as HTMLInputElement).value = ''" />
         <v-dialog :model-value="editing !== null" max-width="520" aria-labelledby="edit-title" @update:model-value="editing = null">
-            <form v-if="editing !== null" class="paper" @submit.prevent="keepEdited">
-                <h2 id="edit-title">{{ editing.slip.title }}</h2>
-                <template v-if="editing.what === 'rename'"><v-text-field v-model="editing.title" label="Name" maxlength="200" autofocus /><v-textarea v-model="editing.notes" label="Notes" maxlength="5000" /></template>
-                <PickMany v-else v-model="editing.tags" label="Tags" :items="tags.map((tag) => ({ id: tag, name: tag }))" hint="Enter or a comma ends each" own />
-                <p class="paper__ends"><v-btn @click="editing = null">Leave it</v-btn><v-btn type="submit" variant="flat" color="primary" :disabled="editing.title.trim() === ''">Keep</v-btn></p>
-            </form>
+            <EditSlip v-if="editing !== null" :slip="editing.slip" :what="editing.what" :known="tags" @keep="keepEdited" @close="editing = null" />
         </v-dialog>
     </div>
 </template>
