@@ -27,10 +27,9 @@ final class FullKitchenSeeder extends Seeder
     {
         $demo->run($current);
         $kitchen = $current->id();
-        $like = Dog::query()->orderBy('position')->firstOrFail()->getAttributes();
         $dogs = Dog::query()->count();
         for ($n = $dogs; $n < self::DOGS; $n++) {
-            Dog::query()->create(['name' => 'Deckhand '.$n, 'breed' => 'crossbreed', 'born_on' => $like['born_on'], 'weight_kg' => 4 + $n % 40, 'position' => $n, 'at_table' => false, 'conditions' => $n % 5 === 0 ? ['heart'] : [], 'allergies' => $n % 3 === 0 ? ['chicken'] : []]);
+            Dog::query()->create(['name' => 'Deckhand '.$n, 'breed' => 'crossbreed', 'born_on' => Dog::bornOn(30.0 + $n), 'weight_kg' => 4 + $n % 40, 'position' => $n, 'at_table' => false, 'conditions' => $n % 5 === 0 ? ['heart'] : [], 'allergies' => $n % 3 === 0 ? ['chicken'] : []]);
         }
         $rows = [];
         for ($n = 0; $n < self::RECIPES; $n++) {

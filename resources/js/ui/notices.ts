@@ -8,6 +8,8 @@ export const notices: Notice[] = reactive([])
 let count = 0
 
 export function tell(text: string, act: string | null = null, run: (() => unknown) | null = null): void {
+    // a way back does not wait behind what is only told
+    if (act !== null) for (const one of notices.filter((other) => other.act === null)) letGo(one.id)
     notices.push({ id: ++count, text, act, run })
 }
 
