@@ -17,6 +17,9 @@ const GAP = 7
 /** A hand wants so many pixels to take hold of. */
 const HOLD_PX = 28
 const CSS_MM = 96 / 25.4
+/** A grip as it is drawn, in millimetres. */
+const ACROSS = { width: 3.2, height: 8 }
+const DOWN = { width: 8, height: 3.2 }
 const svg = ref<SVGSVGElement | null>(null)
 const kitchen = useKitchen()
 const shape = computed(() => shapeOf(cut.value, kitchen.choices?.shapes ?? []))
@@ -60,6 +63,17 @@ const scoreLines = computed(() => {
         ...Array.from({ length: across - 1 }, (_, n) => `M${(n + 1) * piece.width / across} 0 v${piece.height}`),
         ...Array.from({ length: down - 1 }, (_, n) => `M0 ${(n + 1) * piece.height / down} h${piece.width}`),
     ].join(' ')
+})
+
+/** Where the edges that can be dragged are taken hold of: those of the piece from above, and its thickness from the side. */
+const grips = computed(() => {
+    const piece = outline.value
+    if (piece === null) return []
+    const edges = handles.value.map(({ key, label, axis }) => axis === 'across'
+        ? { key, label, axis, x: piece.width, y: tall.value - piece.height / 2, ...ACROSS }
+        : { key, label, axis, x: piece.width / 2, y: tall.value - piece.height, ...DOWN })
+
+    return thick.value === null ? edges : [{ key: thick.value.key, label: 'thick', axis: 'across' as const, x: sideX.value + thick.value.mm, y: tall.value - piece.height / 2, ...ACROSS }, ...edges]
 })
 
 function biteX(index: number): number {
@@ -107,19 +121,14 @@ function nudge(event: KeyboardEvent, key: string): void {
         <path v-if="outline !== null && score" :d="scoreLines" class="ruler__score" :transform="`translate(0 ${tall - outline.height})`" />
         <g v-if="thick !== null">
             <rect class="ruler__piece" :x="sideX" :y="tall - (outline?.height ?? 0)" :width="thick.mm" :height="outline?.height ?? 0" rx=".8" />
-            <g class="ruler__handle" role="slider" tabindex="0" aria-label="Drag: thick" :aria-valuenow="thick.mm" aria-valuemin="1" aria-valuemax="500" @pointerdown="drag($event, thick.key, 'across')" @keydown="nudge($event, thick.key)">
-                <rect class="ruler__hold" :x="sideX + thick.mm - hold / 2" :y="tall - (outline?.height ?? 0) / 2 - hold / 2" :width="hold" :height="hold" /><rect :x="sideX + thick.mm - 1.6" :y="tall - (outline?.height ?? 0) / 2 - 4" width="3.2" height="8" rx="1.6" />
-            </g>
         </g>
-        <template v-if="outline !== null">
-            <g
-                v-for="handle in handles" :key="handle.key" class="ruler__handle" role="slider" tabindex="0" :aria-label="`Drag: ${handle.label}`" :aria-valuenow="sizes[handle.key]" aria-valuemin="1" aria-valuemax="500"
-                @pointerdown="drag($event, handle.key, handle.axis)" @keydown="nudge($event, handle.key)"
-            >
-                <rect class="ruler__hold" :x="(handle.axis === 'across' ? outline.width : outline.width / 2) - hold / 2" :y="tall - (handle.axis === 'across' ? outline.height / 2 : outline.height) - hold / 2" :width="hold" :height="hold" />
-                <rect :x="handle.axis === 'across' ? outline.width - 1.6 : outline.width / 2 - 4" :y="handle.axis === 'across' ? tall - outline.height / 2 - 4 : tall - outline.height - 1.6" :width="handle.axis === 'across' ? 3.2 : 8" :height="handle.axis === 'across' ? 8 : 3.2" rx="1.6" />
-            </g>
-        </template>
+        <g
+            v-for="grip in grips" :key="grip.key" class="ruler__handle" role="slider" tabindex="0" :aria-label="`Drag: ${grip.label}`" :aria-valuenow="sizes[grip.key]" aria-valuemin="1" aria-valuemax="500"
+            @pointerdown="drag($event, grip.key, grip.axis)" @keydown="nudge($event, grip.key)"
+        >
+            <rect class="ruler__hold" :x="grip.x - hold / 2" :y="grip.y - hold / 2" :width="hold" :height="hold" />
+            <rect :x="grip.x - grip.width / 2" :y="grip.y - grip.height / 2" :width="grip.width" :height="grip.height" rx="1.6" />
+        </g>
         <g v-for="(bite, index) in bites" :key="bite.mm">
             <circle :cx="biteX(index) + bite.mm / 2" :cy="tall - bite.mm / 2" :r="bite.mm / 2" class="ruler__bite" />
             <text :x="biteX(index) + bite.mm / 2" :y="tall - bite.mm / 2 + 1" text-anchor="middle">{{ bite.mm }}</text>

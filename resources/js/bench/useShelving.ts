@@ -44,10 +44,10 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
         const recipeId = one.recipeId
         // from here on the outbox holds it
         note(draft, { shelved: written(one) })
-        kitchen.all.recipes.keep(recipeId, fields, on === null ? {} : { base: on }).then(() => { if (draft === id.value) problem.value = null }, (error: unknown) => { refused(draft, recipeId, known, fields, error) })
+        kitchen.all.recipes.keep(recipeId, fields, on === null ? {} : { base: on }).then(() => { if (draft === id.value) problem.value = null }, (error: unknown) => { refused(draft, recipeId, known, error) })
     }
 
-    function refused(draft: string, recipeId: string, known: string | null, fields: Partial<OnShelf>, error: unknown): void {
+    function refused(draft: string, recipeId: string, known: string | null, error: unknown): void {
         const told = error instanceof KitchenProblem ? error.problem : null
         const conflicts = conflictsOf(told)
         if (conflicts.length > 0) {
@@ -64,7 +64,6 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
         }
         note(draft, { shelved: known })
         if (draft === id.value) problem.value = wordsOf(error)
-        void fields
     }
 
     /** Writes down with a sheet what is known of the shelf. */
