@@ -74,8 +74,10 @@ test('what waits outlives the page, and is sent once by the next', async ({ page
     const next = await context.newPage()
     await next.goto('/dogs')
     await expect(next.getByRole('link', { name: 'Kelso' })).toContainText('11 kg')
-    const all = (await (await next.request.get('/api/dogs')).json()) as Named[]
-    expect(all.filter((one) => one.name === 'Kelso')).toHaveLength(1)
+    const all = async (): Promise<Named[]> => ((await (await next.request.get('/api/dogs')).json()) as Named[]).filter((one) => one.name === 'Kelso')
+    await expect.poll(async () => (await all()).length).toBe(1)
+    await expect(next.getByRole('button', { name: /waits/ })).toBeHidden()
+    expect(await all()).toHaveLength(1)
 })
 
 test('an answer that is lost on its way makes no second of anything', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { block, caret, choose, expect, expectAccessible, freshKitchen, key, openBench, ration, row, test, words, write } from './support'
+import { block, caret, choose, expect, expectAccessible, freshKitchen, key, openBench, ration, rewrite, row, test, words, write } from './support'
 
 freshKitchen()
 
@@ -112,6 +112,30 @@ test('a kitchen adds a swap of its own, and it comes first', async ({ page }) =>
     await caret(page, 2)
     await key(page, 'w')
     await expect(block(page).getByRole('listitem').first()).toContainText('fennel')
+})
+
+test('a way that is being read stays while the kitchen learns something else, and goes with the text it was made for', async ({ page }) => {
+    await openBench(page)
+    await write(page, '2 cups barley flour\n1/2 cup raisins\n1/2 cup water')
+    await expect(row(page, 2)).toContainText('Never: grape')
+    await key(page, 'r')
+    const panel = page.getByRole('region', { name: 'Keep the treat, lose the trouble' })
+    const other = panel.getByRole('button', { name: /^With other foods/ })
+    await other.click()
+    const take = panel.getByRole('button', { name: 'Take these changes' })
+    await take.focus()
+    const again = page.waitForResponse('**/ask/rescue')
+    expect((await page.request.post('/api/prices', { data: { ingredient: 'turnip', grams: 1000, price: 3 } })).status()).toBe(201)
+    await again
+    await expect(take).toBeFocused()
+    await expect(other).toHaveAttribute('aria-pressed', 'true')
+    await rewrite(page, 3, '1/4 cup water')
+    await expect(panel.getByRole('status')).toBeVisible()
+    await expect(take).toBeVisible()
+    await take.click()
+    await expect(page.locator('.found--never')).toHaveCount(0)
+    // of a quarter cup no more than that is left, however much was held back
+    await expect(words(page, 3)).toHaveText(/^(1\/4 cup|[1-3] tbsp) water$/)
 })
 
 test('what things cost is written down, and a swap shows what it changes', async ({ page }) => {

@@ -31,7 +31,13 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
     let late: ReturnType<typeof setTimeout> | undefined
     const again = useAgain(() => { void ask() })
 
-    const request = computed<AskedRecipe | null>(() => {
+    /** The same question stays the same object, whatever it was put together from has been told anew. */
+    const request = computed<AskedRecipe | null>((before) => {
+        const now = put()
+        return before !== undefined && JSON.stringify(now) === JSON.stringify(before) ? before : now
+    })
+
+    function put(): AskedRecipe | null {
         const { title, text, steps, parts, without, cut, texture, portions, confirmed, measured, bound, ovenC } = sheet.value
         if (text.trim() === '') return null
 
@@ -49,7 +55,7 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
             ...(ovenC === null ? {} : { oven: { celsius: ovenC } }),
             explain: true,
         }
-    })
+    }
 
     /** What a vet said and the kitchen has not yet written down: once it has, it adds it by itself. */
     function saidOnTheWay(): { code: string, line: null, dog: string | null }[] {

@@ -9,6 +9,7 @@ import { useSheet, type Sheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import { figure, pieces } from '../ui/format'
+import { mayPass, useAgain } from '../ui/useAgain'
 import PieceDots from '../ui/PieceDots.vue'
 import TogglePill from '../ui/TogglePill.vue'
 
@@ -32,16 +33,25 @@ const after = ref<FormulateAnswer | null>(null)
 const problem = ref<string | null>(null)
 const working = ref(false)
 const title = ref<HTMLElement | null>(null)
+const result = ref<HTMLElement | null>(null)
 let turn = 0
+const again = useAgain(() => { void work() })
 
 const asked = computed(() => [...goals.value, ...(fewer.value === null ? [] : [`fewer-calories:${fewer.value}`])])
 const chosen = computed(() => plan.value?.rescues[at.value] ?? null)
 const changes = computed(() => chosen.value !== null && (chosen.value.changes.length > 0 || chosen.value.cut !== null || chosen.value.bake !== null))
 
+/** What the plan was made for has changed: it goes at once, and whoever was reading it is put back to its title. */
+function anew(): void {
+    if (plan.value !== null && result.value?.contains(document.activeElement) === true) title.value?.focus()
+    plan.value = null
+    void work()
+}
+
 async function work(): Promise<void> {
     const request = question()
     const mine = ++turn
-    plan.value = null
+    again.stop()
     if (request === null) {
         problem.value = 'There is nothing on the sheet yet.'
         return
@@ -51,10 +61,18 @@ async function work(): Promise<void> {
     try {
         const given = await api.rescue({ ...request, goals: asked.value })
         if (mine !== turn) return
-        plan.value = given
-        at.value = 0
+        again.done()
+        if (JSON.stringify(given) !== JSON.stringify(plan.value)) {
+            const way = given.rescues.findIndex((one) => one.recipeText === chosen.value?.recipeText)
+            plan.value = given
+            at.value = Math.max(0, way)
+        }
     } catch (error) {
-        if (mine === turn) problem.value = wordsOf(error)
+        if (mine === turn) {
+            plan.value = null
+            problem.value = wordsOf(error)
+            if (mayPass(error)) again.later()
+        }
     }
     if (mine === turn) working.value = false
 }
@@ -74,8 +92,9 @@ async function show(): Promise<void> {
     }
 }
 watch(chosen, () => void show())
-// for other dogs, another cut or what was confirmed meanwhile it is another rescue
-watch([asked, question, () => kitchen.version], () => void work())
+// for other dogs or another cut it is another rescue; what the kitchen came to know meanwhile mostly leaves it as it is
+watch([asked, question], anew)
+watch(() => kitchen.version, () => void work())
 
 onMounted(() => {
     title.value?.focus()
@@ -118,9 +137,9 @@ function leave(): void {
         <h2 id="rescue-title" ref="title" tabindex="-1">Keep the treat, lose the trouble</h2>
         <p class="hint">What would change stands struck through on the sheet. Nothing changes until you take it.</p>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <div v-if="working" role="status"><p>Working it out…</p><v-progress-linear indeterminate color="secondary" aria-hidden="true" /></div>
+        <div v-if="working && plan === null" role="status"><p>Working it out…</p><v-progress-linear indeterminate color="secondary" aria-hidden="true" /></div>
         <p v-if="plan !== null && plan.why !== null" class="problem" role="status">{{ plan.why }}</p>
-        <template v-if="plan !== null && chosen !== null">
+        <div v-if="plan !== null && chosen !== null" ref="result" class="rescue__result">
             <div class="rescue__ways" role="group" aria-label="Ways to do it"><TogglePill v-for="(one, number) in plan.rescues" :key="one.recipeText" class="way" :on="at === number" @click="at = number">{{ one.says }}</TogglePill></div>
             <p class="paper__ends"><v-btn @click="leave">Leave it as it is</v-btn><v-btn v-if="changes" variant="flat" color="primary" @click="take">Take these changes</v-btn></p>
             <p v-if="served !== ''">{{ served }}</p>
@@ -130,7 +149,7 @@ function leave(): void {
             <ul v-if="chosen.leftOut.length > 0" class="doubts" aria-label="Left out"><li v-for="one in chosen.leftOut" :key="one.dog"><strong>{{ one.dog }}</strong>: {{ one.reason }}</li></ul>
             <p v-if="plan.tables.length > 1">Or bake {{ plan.tables.length }} batches: {{ plan.tables.map((table) => table.join(', ')).join(' / ') }}.</p>
             <p v-if="changes" class="hint">{{ chosen.optimal ? 'No set of changes known here costs less.' : 'The best that was found in the time.' }}</p>
-        </template>
+        </div>
         <div class="rescue__goals" role="group" aria-label="And make it">
             <span class="hint">And make it</span>
             <TogglePill v-for="[id, name] in PLAIN" :key="id" :on="goals.includes(id)" @click="toggle(id)">{{ name }}</TogglePill>
