@@ -25,7 +25,16 @@ export default defineConfig({
         actionTimeout: 5_000,
         launchOptions: {
             executablePath: '/usr/bin/chromium-headless-shell',
-            args: ['--no-sandbox', '--headless', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+            args: [
+                '--no-sandbox',
+                '--headless',
+                '--disable-gpu',
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+            ],
         },
     },
 })

@@ -5,13 +5,30 @@ import { test, type Page } from '@playwright/test'
  * screen, 200 lines pasted to their answer, and the longest frame while a sheet of 200 lines is scrolled. Each with the processor as it is
  * and slowed four times.
  */
-const LINES = ['2 cups oat flour', '1/2 cup brown rice flour', '1 large egg', '2 medium carrots, grated', '1/2 cup plain pumpkin purée', '1 tbsp coconut oil', '1 tsp cinnamon', '2 tbsp parsley', '1 tbsp ground flaxseed', '1/2 cup blueberries', '2 tbsp water', '100 g cooked turkey']
+const LINES = [
+    '2 cups oat flour',
+    '1/2 cup brown rice flour',
+    '1 large egg',
+    '2 medium carrots, grated',
+    '1/2 cup plain pumpkin purée',
+    '1 tbsp coconut oil',
+    '1 tsp cinnamon',
+    '2 tbsp parsley',
+    '1 tbsp ground flaxseed',
+    '1/2 cup blueberries',
+    '2 tbsp water',
+    '100 g cooked turkey',
+]
 
-const at = (times: number[], share: number): string => [...times].sort((one, two) => one - two)[Math.min(times.length - 1, Math.floor(share * times.length))]?.toFixed(0) ?? '?'
+const at = (times: number[], share: number): string =>
+    [...times].sort((one, two) => one - two)[Math.min(times.length - 1, Math.floor(share * times.length))]?.toFixed(0) ?? '?'
 
 async function open(page: Page, slowed: number): Promise<void> {
     await page.goto('/bench')
-    await page.getByRole('region', { name: 'At the table' }).getByRole('button', { name: /^Biscay/ }).waitFor()
+    await page
+        .getByRole('region', { name: 'At the table' })
+        .getByRole('button', { name: /^Biscay/ })
+        .waitFor()
     await page.getByRole('textbox', { name: 'The recipe', exact: true }).focus()
     await page.keyboard.insertText(LINES.join('\n'))
     await page.getByText('Checked 12 lines').waitFor()
@@ -32,24 +49,42 @@ for (const slowed of [1, 4]) {
             for (let n = 0; n < 3; n++) await page.keyboard.press('Delete')
             await page.keyboard.insertText(String(grams).slice(0, 2))
             await page.waitForTimeout(slowed * 90)
-            const took = page.evaluate((wanted) => new Promise<{ answer: number, letter: number }>((resolve) => {
-                let since = 0
-                let letter = 0
-                const content = document.querySelector('.cm-content')
-                content?.addEventListener('keydown', () => {
-                    since = performance.now()
-                    // the frame after the one the letter was put in shows it
-                    requestAnimationFrame(() => { setTimeout(() => { letter = performance.now() - since }) })
-                }, { once: true, capture: true })
-                const watcher = new MutationObserver(() => {
-                    if (since === 0 || [...document.querySelectorAll('.cm-line')][11]?.querySelector('.row__grams')?.textContent !== `${wanted} g`) return
-                    watcher.disconnect()
-                    const answer = performance.now() - since
-                    setTimeout(() => { resolve({ answer, letter }) }, 20)
-                })
-                watcher.observe(document.body, { childList: true, characterData: true, subtree: true })
-                document.body.dataset['listens'] = String(wanted)
-            }), grams)
+            const took = page.evaluate(
+                (wanted) =>
+                    new Promise<{ answer: number; letter: number }>((resolve) => {
+                        let since = 0
+                        let letter = 0
+                        const content = document.querySelector('.cm-content')
+                        content?.addEventListener(
+                            'keydown',
+                            () => {
+                                since = performance.now()
+                                // the frame after the one the letter was put in shows it
+                                requestAnimationFrame(() => {
+                                    setTimeout(() => {
+                                        letter = performance.now() - since
+                                    })
+                                })
+                            },
+                            { once: true, capture: true },
+                        )
+                        const watcher = new MutationObserver(() => {
+                            if (
+                                since === 0 ||
+                                [...document.querySelectorAll('.cm-line')][11]?.querySelector('.row__grams')?.textContent !== `${wanted} g`
+                            )
+                                return
+                            watcher.disconnect()
+                            const answer = performance.now() - since
+                            setTimeout(() => {
+                                resolve({ answer, letter })
+                            }, 20)
+                        })
+                        watcher.observe(document.body, { childList: true, characterData: true, subtree: true })
+                        document.body.dataset['listens'] = String(wanted)
+                    }),
+                grams,
+            )
             // a slowed page may take its time to begin listening
             await page.waitForFunction((wanted) => document.body.dataset['listens'] === String(wanted), grams)
             await page.keyboard.press(String(grams).slice(2))
@@ -57,7 +92,7 @@ for (const slowed of [1, 4]) {
             answers.push(one.answer)
             letters.push(one.letter)
         }
-        console.log(`keys ${slowed} ${at(answers, .5)} ${at(answers, .95)} ${at(letters, .5)} ${at(letters, .95)}`)
+        console.log(`keys ${slowed} ${at(answers, 0.5)} ${at(answers, 0.95)} ${at(letters, 0.5)} ${at(letters, 0.95)}`)
     })
 
     test(`200 lines, slowed ${slowed} times`, async ({ page }) => {
@@ -68,33 +103,44 @@ for (const slowed of [1, 4]) {
             await page.keyboard.press('Control+A')
             await page.keyboard.press('Delete')
             await page.waitForTimeout(slowed * 250)
-            times.push(await page.evaluate((text) => new Promise<number>((resolve) => {
-                const data = new DataTransfer()
-                data.setData('text/plain', text)
-                const watcher = new MutationObserver(() => {
-                    if (!(document.querySelector('.verdict__checked')?.textContent ?? '').includes('Checked 200 lines')) return
-                    watcher.disconnect()
-                    resolve(performance.now() - since)
-                })
-                watcher.observe(document.body, { childList: true, characterData: true, subtree: true })
-                const since = performance.now()
-                document.querySelector('.cm-content')?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
-            }), pasted))
+            times.push(
+                await page.evaluate(
+                    (text) =>
+                        new Promise<number>((resolve) => {
+                            const data = new DataTransfer()
+                            data.setData('text/plain', text)
+                            const watcher = new MutationObserver(() => {
+                                if (!(document.querySelector('.verdict__checked')?.textContent ?? '').includes('Checked 200 lines')) return
+                                watcher.disconnect()
+                                resolve(performance.now() - since)
+                            })
+                            watcher.observe(document.body, { childList: true, characterData: true, subtree: true })
+                            const since = performance.now()
+                            document
+                                .querySelector('.cm-content')
+                                ?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+                        }),
+                    pasted,
+                ),
+            )
         }
-        const frames = await page.evaluate(() => new Promise<number[]>((resolve) => {
-            const took: number[] = []
-            let last = performance.now()
-            let step = 0
-            const frame = (now: number): void => {
-                took.push(now - last)
-                last = now
-                window.scrollBy(0, 90)
-                if (++step < 100) requestAnimationFrame(frame)
-                else resolve(took.slice(2))
-            }
-            window.scrollTo(0, 0)
-            requestAnimationFrame(frame)
-        }))
-        console.log(`lines ${slowed} ${at(times, .5)} ${at(times, 1)} ${at(frames, .5)} ${at(frames, 1)}`)
+        const frames = await page.evaluate(
+            () =>
+                new Promise<number[]>((resolve) => {
+                    const took: number[] = []
+                    let last = performance.now()
+                    let step = 0
+                    const frame = (now: number): void => {
+                        took.push(now - last)
+                        last = now
+                        window.scrollBy(0, 90)
+                        if (++step < 100) requestAnimationFrame(frame)
+                        else resolve(took.slice(2))
+                    }
+                    window.scrollTo(0, 0)
+                    requestAnimationFrame(frame)
+                }),
+        )
+        console.log(`lines ${slowed} ${at(times, 0.5)} ${at(times, 1)} ${at(frames, 0.5)} ${at(frames, 1)}`)
     })
 }

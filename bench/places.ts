@@ -1,46 +1,71 @@
 import { test, type Page } from '@playwright/test'
 
 /** How long every place takes to open in a kitchen of 5,000 recipes and 60 dogs: from the tap on its door to what it is for. */
-const at = (times: number[], share: number): string => [...times].sort((one, two) => one - two)[Math.min(times.length - 1, Math.floor(share * times.length))]?.toFixed(0) ?? '?'
+const at = (times: number[], share: number): string =>
+    [...times].sort((one, two) => one - two)[Math.min(times.length - 1, Math.floor(share * times.length))]?.toFixed(0) ?? '?'
 
 /** @param to what stands there once the place is open */
 async function opens(page: Page, path: string, to: string): Promise<number> {
-    return page.evaluate(([path, to]) => new Promise<number>((resolve, reject) => {
-        const since = performance.now()
-        const seen = (): boolean => document.querySelector(to) !== null
-        const watcher = new MutationObserver(() => {
-            if (!seen()) return
-            watcher.disconnect()
-            // the frame after it is the first that shows it
-            requestAnimationFrame(() => { setTimeout(() => { resolve(performance.now() - since) }) })
-        })
-        watcher.observe(document.body, { childList: true, subtree: true })
-        setTimeout(() => { reject(new Error(`${path} did not open`)) }, 20_000)
-        history.pushState({}, '', path)
-        window.dispatchEvent(new PopStateEvent('popstate', { state: history.state }))
-    }), [path, to] as const)
+    return page.evaluate(
+        ([path, to]) =>
+            new Promise<number>((resolve, reject) => {
+                const since = performance.now()
+                const seen = (): boolean => document.querySelector(to) !== null
+                const watcher = new MutationObserver(() => {
+                    if (!seen()) return
+                    watcher.disconnect()
+                    // the frame after it is the first that shows it
+                    requestAnimationFrame(() => {
+                        setTimeout(() => {
+                            resolve(performance.now() - since)
+                        })
+                    })
+                })
+                watcher.observe(document.body, { childList: true, subtree: true })
+                setTimeout(() => {
+                    reject(new Error(`${path} did not open`))
+                }, 20_000)
+                history.pushState({}, '', path)
+                window.dispatchEvent(new PopStateEvent('popstate', { state: history.state }))
+            }),
+        [path, to] as const,
+    )
 }
 
 test('places of a full kitchen', async ({ page }) => {
     test.setTimeout(400_000)
     let working = 0
     let lastAt = Date.now()
-    const counts = (by: number) => (request: { url: () => string }): void => {
-        if (!request.url().includes('/api/') || request.url().includes('/api/changes')) return
-        working += by
-        lastAt = Date.now()
-    }
+    const counts =
+        (by: number) =>
+        (request: { url: () => string }): void => {
+            if (!request.url().includes('/api/') || request.url().includes('/api/changes')) return
+            working += by
+            lastAt = Date.now()
+        }
     page.on('request', counts(1))
     page.on('requestfinished', counts(-1))
     page.on('requestfailed', counts(-1))
     /** What the place before has set going (verdicts of thousands of recipes) has come to rest. */
-    const rest = async (): Promise<void> => { while (working > 0 || Date.now() - lastAt < 900) await page.waitForTimeout(100) }
+    const rest = async (): Promise<void> => {
+        while (working > 0 || Date.now() - lastAt < 900) await page.waitForTimeout(100)
+    }
     await page.goto('/bench')
-    const dog = (await (await page.request.get('/api/dogs')).json() as { id: string }[])[0]?.id ?? ''
-    const recipe = (await (await page.request.get('/api/shelf')).json() as { id: string }[])[7]?.id ?? ''
+    const dog = ((await (await page.request.get('/api/dogs')).json()) as { id: string }[])[0]?.id ?? ''
+    const recipe = ((await (await page.request.get('/api/shelf')).json()) as { id: string }[])[7]?.id ?? ''
     const places: [string, string, string][] = [
-        ['bench', '/bench', '.cm-content'], ['a recipe on the bench', `/bench/${recipe}`, '.cm-line .row__grams'], ['shelf', '/shelf', '.slip-card'], ['card', `/card/${recipe}`, '.recipe-card__head'], ['dogs', '/dogs', '.dogs > *'], ['a dog', `/dogs/${dog}`, '.profile__day'],
-        ['studio', '/studio', '.studio__figures'], ['chart', '/chart', '.place__head'], ['cupboard', '/cupboard', '.cupboard__parts'], ['rule book', '/cupboard/rules', '.rule-list > *'], ['house rules', '/cupboard/house', '.cupboard h1'], ['trash', '/cupboard/trash', '.cupboard h1'],
+        ['bench', '/bench', '.cm-content'],
+        ['a recipe on the bench', `/bench/${recipe}`, '.cm-line .row__grams'],
+        ['shelf', '/shelf', '.slip-card'],
+        ['card', `/card/${recipe}`, '.recipe-card__head'],
+        ['dogs', '/dogs', '.dogs > *'],
+        ['a dog', `/dogs/${dog}`, '.profile__day'],
+        ['studio', '/studio', '.studio__figures'],
+        ['chart', '/chart', '.place__head'],
+        ['cupboard', '/cupboard', '.cupboard__parts'],
+        ['rule book', '/cupboard/rules', '.rule-list > *'],
+        ['house rules', '/cupboard/house', '.cupboard h1'],
+        ['trash', '/cupboard/trash', '.cupboard h1'],
     ]
     for (const [name, path, to] of places) {
         const times: number[] = []
@@ -50,6 +75,6 @@ test('places of a full kitchen', async ({ page }) => {
             await rest()
             times.push(await opens(page, path, to))
         }
-        console.log(`place ${at(times, .5)} ${at(times, 1)} ${name}`)
+        console.log(`place ${at(times, 0.5)} ${at(times, 1)} ${name}`)
     }
 })

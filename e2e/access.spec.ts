@@ -69,7 +69,7 @@ test('the main acts by keys alone: a dog, a recipe, a finding, a cut, the shelf,
     await keys.press('Enter')
     await keys.type('12')
     await keys.press('Enter')
-    for (let n = 0; n < 3 && !await page.getByLabel(/Age, or born/).evaluate((it) => it === document.activeElement); n++) await keys.press('Tab')
+    for (let n = 0; n < 3 && !(await page.getByLabel(/Age, or born/).evaluate((it) => it === document.activeElement)); n++) await keys.press('Tab')
     await keys.type('3 years')
     await keys.press('Enter')
     await page.getByRole('button', { name: 'Add to the kitchen' }).focus()
@@ -161,12 +161,16 @@ test('what a finger takes hold of is large enough, and everything has a name on 
         const box = await slider.boundingBox()
         expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(24)
     }
-    const small = await page.locator('button:visible, a[href]:visible').evaluateAll((all) => all.filter((it) => {
-        const box = it.getBoundingClientRect()
-        const name = (it.getAttribute('aria-label') ?? it.textContent ?? '').trim()
+    const small = await page.locator('button:visible, a[href]:visible').evaluateAll((all) =>
+        all
+            .filter((it) => {
+                const box = it.getBoundingClientRect()
+                const name = (it.getAttribute('aria-label') ?? it.textContent ?? '').trim()
 
-        return it.closest('p, .skip') === null && (Math.min(box.width, box.height) < 24 || name === '')
-    }).map((it) => it.outerHTML.slice(0, 120)))
+                return it.closest('p, .skip') === null && (Math.min(box.width, box.height) < 24 || name === '')
+            })
+            .map((it) => it.outerHTML.slice(0, 120)),
+    )
     expect(small).toEqual([])
     await context.close()
 })
@@ -188,7 +192,8 @@ test('the raid sheet is printed alone, and the bench without its tools', async (
     await write(page, '200 g oat flour\n100 g water')
     await expect(ration(page, 'Bosun')).toBeVisible()
     await page.emulateMedia({ media: 'print' })
-    for (const tool of ['Undo', 'Bring in', 'New sheet', 'It ate something', 'Units']) await expect(page.getByRole('button', { name: tool, exact: true })).toBeHidden()
+    for (const tool of ['Undo', 'Bring in', 'New sheet', 'It ate something', 'Units'])
+        await expect(page.getByRole('button', { name: tool, exact: true })).toBeHidden()
     await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden()
     await expect(words(page, 1)).toBeVisible()
     await page.emulateMedia({ media: 'screen' })
@@ -204,7 +209,7 @@ test('the raid sheet is printed alone, and the bench without its tools', async (
     await page.emulateMedia({ media: null })
 })
 
-test('no key of ours is one of a browser\'s or types a letter', async ({ page }) => {
+test("no key of ours is one of a browser's or types a letter", async ({ page }) => {
     await openBench(page)
     await write(page, 'oat')
     const url = page.url()

@@ -14,7 +14,10 @@ test('a dough of meat is judged by what binds it, and shows how far flour gives 
     await expect(feel).toContainText('holds, rolls — keeps its shape')
     await feel.getByText('Right for what you make of it?').click()
     await expect(feel.getByRole('status').first()).toContainText('Meat is what holds it together')
-    await page.locator('.v-input', { has: page.getByRole('combobox', { name: 'You want' }) }).locator('.v-field').click()
+    await page
+        .locator('.v-input', { has: page.getByRole('combobox', { name: 'You want' }) })
+        .locator('.v-field')
+        .click()
     await expect(page.getByRole('option')).toHaveText(['what the cut wants', 'loose, spread it', 'soft, shape with wet hands', 'holds, rolls'])
     await page.keyboard.press('Escape')
     const slider = feel.getByRole('slider', { name: 'More meat, less flour' })
@@ -53,7 +56,9 @@ test('a cake is shared at a party: slices drawn, who gets which, without which p
     const party = page.locator('.party')
     await expect(party.getByRole('img', { name: 'The cake in 8 slices' })).toBeVisible()
     await expect(party.getByRole('list', { name: 'Who gets which slice' })).toContainText(/Bosun a whole slice without the frosting/)
-    await expect(party).toContainText(/1 for Odette: \d+ kcal against \d+ left today; then .* without other treats\. Hold back \d+ g of its food that day/)
+    await expect(party).toContainText(
+        /1 for Odette: \d+ kcal against \d+ left today; then .* without other treats\. Hold back \d+ g of its food that day/,
+    )
     await expect(party).toContainText('Quill: none. Quill has heart disease: ask your vet about salt.')
     await expect(party).toContainText(/left over\. Doses are never borrowed against/)
     await expectAccessible(page)
@@ -101,7 +106,8 @@ test('a rescue cuts smaller before it writes anything over, and what is taken is
     await expect(rescue).toContainText('Nothing needs to change.')
     await expect(rescue.getByRole('button', { name: 'Take these changes' })).toHaveCount(0)
     await rescue.getByText('more wishes').click()
-    for (const wish of ['without added sugar', 'low in purines', 'without nuts', 'softer', 'harder', 'smaller pieces']) await expect(rescue.getByRole('button', { name: wish })).toBeVisible()
+    for (const wish of ['without added sugar', 'low in purines', 'without nuts', 'softer', 'harder', 'smaller pieces'])
+        await expect(rescue.getByRole('button', { name: wish })).toBeVisible()
     await rescue.getByLabel('% fewer kcal a piece').fill('20')
     await rescue.getByLabel('% fewer kcal a piece').press('Enter')
     await expect(rescue.locator('del').first()).toBeVisible()

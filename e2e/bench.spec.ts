@@ -111,14 +111,19 @@ test('a recipe is kept on the shelf and opened again', async ({ page }) => {
     await page.getByRole('button', { name: 'New sheet' }).click()
     await expect(sheet(page)).toHaveText(/^Type or paste/)
     await page.getByRole('link', { name: 'Shelf', exact: true }).click()
-    await page.getByRole('button', { name: /Harbour rounds/ }).first().click()
+    await page
+        .getByRole('button', { name: /Harbour rounds/ })
+        .first()
+        .click()
     await expect(words(page, 3)).toHaveText('1/4 cup water')
 })
 
 test('a number opens to how it was made', async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups oat flour\n1 egg')
-    await row(page, 1).getByRole('button', { name: /How 192 g/ }).click()
+    await row(page, 1)
+        .getByRole('button', { name: /How 192 g/ })
+        .click()
     await expect(block(page)).toContainText('kcal per 100 g')
     await ration(page, 'Biscay').getByRole('button').first().click()
     await expect(ration(page, 'Biscay')).toContainText('70 × 17 kg to the power 0.75')
@@ -131,7 +136,9 @@ test('a label is confirmed and taken back', async ({ page }) => {
     await readLabel(page, 2)
     await expect(row(page, 2)).toContainText('Settled')
     await expect(ration(page, 'Bosun')).toContainText('a day')
-    await row(page, 2).getByRole('button', { name: /Settled/ }).click()
+    await row(page, 2)
+        .getByRole('button', { name: /Settled/ })
+        .click()
     await block(page).getByRole('button', { name: 'Take that back' }).click()
     await expect(ration(page, 'Bosun')).toContainText('none yet')
 })
@@ -141,7 +148,13 @@ test('amounts switch between grams and cups', async ({ page }) => {
     await write(page, '192 g oat flour')
     await page.getByRole('button', { name: 'cups', exact: true }).click()
     await expect(row(page, 1)).toContainText('2 cups')
-    const kept = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH' && (response.request().postData() ?? '').includes('grams') && response.ok())
+    const kept = page.waitForResponse(
+        (response) =>
+            response.url().endsWith('/api/kitchen') &&
+            response.request().method() === 'PATCH' &&
+            (response.request().postData() ?? '').includes('grams') &&
+            response.ok(),
+    )
     await page.getByRole('button', { name: 'grams', exact: true }).click()
     await expect(row(page, 1)).toContainText('192 g')
     await kept

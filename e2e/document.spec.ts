@@ -21,7 +21,13 @@ test('lines are selected across, copied whole, and put elsewhere', async ({ page
     await page.keyboard.press('End')
     await page.keyboard.press('Enter')
     await page.keyboard.press('Control+V')
-    await expect(page.locator('.row__text')).toHaveText(['1/4 cup water', '2 cups oat flour', '1 egg', 'Method', 'Mix and bake at 180 °C for 20 minutes.'])
+    await expect(page.locator('.row__text')).toHaveText([
+        '1/4 cup water',
+        '2 cups oat flour',
+        '1 egg',
+        'Method',
+        'Mix and bake at 180 °C for 20 minutes.',
+    ])
     await expect(row(page, 2)).toContainText('192 g')
 })
 
@@ -139,11 +145,15 @@ test('a finding is marked on its words, not by colour alone, and only one block 
     await expect(page.locator('.found--never')).toHaveText(['raisins'])
     await expect(page.locator('.found--unknown')).toHaveText(['flurbl'])
     await expect(page.locator('.found--check-label')).toHaveText(['peanut butter'])
-    const styles = await page.locator('.found--never, .found--unknown, .found--check-label').evaluateAll((all) => all.map((one) => `${getComputedStyle(one).textDecorationStyle} ${getComputedStyle(one).textDecorationThickness}`))
+    const styles = await page
+        .locator('.found--never, .found--unknown, .found--check-label')
+        .evaluateAll((all) => all.map((one) => `${getComputedStyle(one).textDecorationStyle} ${getComputedStyle(one).textDecorationThickness}`))
     expect(new Set(styles).size).toBe(3)
     await page.locator('.row__found').first().click()
     await expect(block(page)).toContainText('no dose is known to be safe')
-    await row(page, 2).getByRole('button', { name: /Not read/ }).click()
+    await row(page, 2)
+        .getByRole('button', { name: /Not read/ })
+        .click()
     await expect(block(page)).toHaveCount(1)
     await expect(block(page)).toContainText('This line was not recognised')
     await expectAccessible(page)
@@ -153,7 +163,9 @@ test('a number that can be meant in two ways is asked about, and answered in a t
     await openBench(page)
     await write(page, '11/2 cups oat flour\n1 egg')
     await expect(row(page, 1)).toContainText('528 g')
-    await row(page, 1).getByRole('button', { name: /5\.5 or 1 1\/2/ }).click()
+    await row(page, 1)
+        .getByRole('button', { name: /5\.5 or 1 1\/2/ })
+        .click()
     await expect(block(page)).toContainText('as it is read now')
     await block(page).getByRole('button', { name: '1 1/2', exact: true }).click()
     await expect(words(page, 1)).toHaveText('1 1/2 cups oat flour')
@@ -163,10 +175,12 @@ test('a number that can be meant in two ways is asked about, and answered in a t
     await expect(words(page, 1)).toHaveText('11/2 cups oat flour')
 })
 
-test('a word nobody knows leads on: a search through all foods, a food of one\'s own, out with it', async ({ page }) => {
+test("a word nobody knows leads on: a search through all foods, a food of one's own, out with it", async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups oat flour\n3 tbsp flurbl\n1 egg')
-    await row(page, 2).getByRole('button', { name: /Not read/ }).click()
+    await row(page, 2)
+        .getByRole('button', { name: /Not read/ })
+        .click()
     await block(page).getByRole('combobox', { name: 'Look through all foods' }).fill('carob')
     await page.getByRole('option', { name: /carob/ }).first().click()
     await expect(row(page, 2)).not.toContainText('Not read')
@@ -174,27 +188,38 @@ test('a word nobody knows leads on: a search through all foods, a food of one\'s
     await page.keyboard.press('End')
     await page.keyboard.press('Enter')
     await page.keyboard.insertText('3 tbsp wumble')
-    await row(page, 3).getByRole('button', { name: /Not read/ }).click()
+    await row(page, 3)
+        .getByRole('button', { name: /Not read/ })
+        .click()
     await block(page).getByRole('button', { name: 'Leave it out' }).click()
     await expect(page.locator('.row__text')).toHaveText(['2 cups oat flour', '3 tbsp flurbl', '1 egg'])
     await page.keyboard.press('Control+Z')
-    await row(page, 3).getByRole('button', { name: /Not read/ }).click()
+    await row(page, 3)
+        .getByRole('button', { name: /Not read/ })
+        .click()
     await block(page).getByRole('button', { name: 'Make it our own food' }).click()
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('wumble')
 })
 
 test('a page that is pasted goes the way of "Bring in"; a list that was copied from one stays words', async ({ page }) => {
     await openBench(page)
-    const paste = (html: string, plain: string): Promise<void> => sheet(page).evaluate((element, { html, plain }) => {
-        const data = new DataTransfer()
-        data.setData('text/html', html)
-        data.setData('text/plain', plain)
-        element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
-    }, { html, plain })
+    const paste = (html: string, plain: string): Promise<void> =>
+        sheet(page).evaluate(
+            (element, { html, plain }) => {
+                const data = new DataTransfer()
+                data.setData('text/html', html)
+                data.setData('text/plain', plain)
+                element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+            },
+            { html, plain },
+        )
     await sheet(page).focus()
     await paste('<ul><li>2 cups oat flour</li><li>1 egg</li></ul>', '2 cups oat flour\n1 egg')
     await expect(page.locator('.row__text')).toHaveText(['2 cups oat flour', '1 egg'])
-    await paste('<html><body><nav>Home Shop</nav><h1>Harbour bites</h1><h2>Ingredients</h2><ul><li>1 cup rice flour</li><li>1 egg</li></ul><h2>Method</h2><p>Mix.</p><footer>Buy our bags</footer></body></html>', 'Home Shop\nHarbour bites\nIngredients\n1 cup rice flour\n1 egg\nMethod\nMix.\nBuy our bags')
+    await paste(
+        '<html><body><nav>Home Shop</nav><h1>Harbour bites</h1><h2>Ingredients</h2><ul><li>1 cup rice flour</li><li>1 egg</li></ul><h2>Method</h2><p>Mix.</p><footer>Buy our bags</footer></body></html>',
+        'Home Shop\nHarbour bites\nIngredients\n1 cup rice flour\n1 egg\nMethod\nMix.\nBuy our bags',
+    )
     const dialog = page.getByRole('dialog')
     await expect(dialog).toContainText('One recipe was found.')
     await dialog.getByRole('button', { name: 'Lay it on the bench' }).click()
@@ -245,7 +270,9 @@ test('a row is dragged by its grip, and to another part', async ({ page }) => {
     await page.mouse.up()
     await expect(page.locator('.row__text')).toHaveText(['For the cake:', '250 g oat flour', 'For the frosting:', '200 g cream cheese', '2 eggs'])
     await page.keyboard.press('Control+Z')
-    await row(page, 3).getByRole('button', { name: /^How 100 g/ }).click()
+    await row(page, 3)
+        .getByRole('button', { name: /^How 100 g/ })
+        .click()
     await choose(page, 'Move to', 'For the frosting')
     await expect(page.locator('.row__text')).toHaveText(['For the cake:', '250 g oat flour', 'For the frosting:', '200 g cream cheese', '2 eggs'])
 })
@@ -278,7 +305,12 @@ test('a whole act by keys alone: write, read the finding, swap, rescue, confirm,
     await key(page, 'r')
     const panel = page.getByRole('region', { name: 'Keep the treat, lose the trouble' })
     await expect(panel.getByRole('button', { name: 'Take these changes' })).toBeVisible()
-    for (let presses = 0; presses < 12 && !(await panel.getByRole('button', { name: 'Take these changes' }).evaluate((one) => one === document.activeElement)); presses++) await page.keyboard.press('Tab')
+    for (
+        let presses = 0;
+        presses < 12 && !(await panel.getByRole('button', { name: 'Take these changes' }).evaluate((one) => one === document.activeElement));
+        presses++
+    )
+        await page.keyboard.press('Tab')
     await page.keyboard.press('Enter')
     await expect(page.locator('.found--never')).toHaveCount(0)
     await page.keyboard.press('Control+Z')
@@ -288,9 +320,15 @@ test('a whole act by keys alone: write, read the finding, swap, rescue, confirm,
 test('letters put in the place of a selection across rows are all there, and the caret behind them', async ({ page }) => {
     await openBench(page)
     for (const [keys, left] of [
-        [['Control+Home', 'ArrowRight', 'ArrowRight', 'Shift+ArrowDown', 'Shift+End'], ['2 xy', '1/4 cup water']],
+        [
+            ['Control+Home', 'ArrowRight', 'ArrowRight', 'Shift+ArrowDown', 'Shift+End'],
+            ['2 xy', '1/4 cup water'],
+        ],
         [['Control+Home', 'End', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowLeft'], ['2 cups oat flourxyr']],
-        [['Control+Home', 'Shift+ArrowDown'], ['xy1 egg', '1/4 cup water']],
+        [
+            ['Control+Home', 'Shift+ArrowDown'],
+            ['xy1 egg', '1/4 cup water'],
+        ],
         [['Control+A'], ['xy']],
     ] as const) {
         await page.keyboard.press('Control+A')
@@ -319,12 +357,30 @@ test('random keys do to the sheet what they do to any text, while answers arrive
     const next = (below: number): number => {
         state = (state * 1103515245 + 12345) % 2147483648
 
-        return Math.floor(state / 2147483648 * below)
+        return Math.floor((state / 2147483648) * below)
     }
-    const KEYS = ['Enter', 'Enter', 'Backspace', 'Backspace', 'Delete', 'ArrowLeft', 'ArrowRight', 'Home', 'End', 'Shift+ArrowLeft', 'Shift+ArrowRight', 'Shift+Home', 'Shift+End', 'Control+Home', 'Control+End']
+    const KEYS = [
+        'Enter',
+        'Enter',
+        'Backspace',
+        'Backspace',
+        'Delete',
+        'ArrowLeft',
+        'ArrowRight',
+        'Home',
+        'End',
+        'Shift+ArrowLeft',
+        'Shift+ArrowRight',
+        'Shift+Home',
+        'Shift+End',
+        'Control+Home',
+        'Control+End',
+    ]
     const LINES = ['2 cups oats', '9 raisins', 'x', '½ 🥕 carrot', 'For it:', '3 g flurbl']
     for (let round = 0; round < 5; round++) {
-        const acts = Array.from({ length: 45 }, (): { key: string } | { text: string } => next(3) === 0 ? { text: LINES[next(LINES.length)] ?? '' } : { key: KEYS[next(KEYS.length)] ?? '' })
+        const acts = Array.from({ length: 45 }, (): { key: string } | { text: string } =>
+            next(3) === 0 ? { text: LINES[next(LINES.length)] ?? '' } : { key: KEYS[next(KEYS.length)] ?? '' },
+        )
         const does = async (): Promise<void> => {
             await page.keyboard.press('Control+A')
             await page.keyboard.press('Delete')
@@ -339,7 +395,9 @@ test('random keys do to the sheet what they do to any text, while answers arrive
         const wanted = await page.locator('#plain').inputValue()
         await sheet(page).focus()
         await does()
-        const lines = await page.locator('.cm-content > .cm-line').evaluateAll((all) => all.map((one) => one.querySelector('.row__text')?.textContent ?? ''))
+        const lines = await page
+            .locator('.cm-content > .cm-line')
+            .evaluateAll((all) => all.map((one) => one.querySelector('.row__text')?.textContent ?? ''))
         expect(lines.join('\n'), JSON.stringify(acts)).toBe(wanted)
     }
 })

@@ -10,11 +10,13 @@ type Kept = Record<string, unknown>
 /** What the kitchen keeps, asked of it and not of the page. */
 async function kept(page: Page, list: string, has: (one: Kept) => boolean): Promise<Kept> {
     let found: Kept | undefined
-    await expect.poll(async () => {
-        found = ((await (await page.request.get(`/api/${list}`)).json()) as Kept[]).find(has)
+    await expect
+        .poll(async () => {
+            found = ((await (await page.request.get(`/api/${list}`)).json()) as Kept[]).find(has)
 
-        return found !== undefined
-    }, `${list} holds nothing of the kind`).toBe(true)
+            return found !== undefined
+        }, `${list} holds nothing of the kind`)
+        .toBe(true)
 
     return found as Kept
 }
@@ -42,14 +44,19 @@ async function fillDog(page: Page, dog: DogFields): Promise<void> {
     await openAll(page)
     for (const [label, value] of Object.entries(dog.text)) await page.getByLabel(label, { exact: true }).fill(value)
     for (const [label, value] of Object.entries(dog.select)) await choose(page, label, value)
-    await page.locator('.body').nth(dog.body - 1).click()
+    await page
+        .locator('.body')
+        .nth(dog.body - 1)
+        .click()
     for (const [label, names] of [...Object.entries(dog.many), ...Object.entries(dog.own)]) {
-        for (let left = await field(page, label).locator('.v-chip__close').count(); left > 0; left--) await field(page, label).locator('.v-chip__close').first().click()
+        for (let left = await field(page, label).locator('.v-chip__close').count(); left > 0; left--)
+            await field(page, label).locator('.v-chip__close').first().click()
         if (label in dog.many) await pick(page, label, ...names)
-        else for (const name of names) {
-            await page.getByRole('combobox', { name: label, exact: true }).fill(name)
-            await page.keyboard.press('Enter')
-        }
+        else
+            for (const name of names) {
+                await page.getByRole('combobox', { name: label, exact: true }).fill(name)
+                await page.keyboard.press('Enter')
+            }
     }
 }
 
@@ -57,23 +64,61 @@ async function expectDog(page: Page, dog: DogFields): Promise<void> {
     await openAll(page)
     for (const [label, value] of Object.entries(dog.text)) await expect(page.getByLabel(label, { exact: true }), label).toHaveValue(value)
     for (const [label, value] of Object.entries(dog.select)) await expect(chosen(page, label), label).toHaveText(value)
-    await expect(page.locator('.body').nth(dog.body - 1).getByRole('radio')).toBeChecked()
-    for (const [label, names] of [...Object.entries(dog.many), ...Object.entries(dog.own)]) expect((await field(page, label).locator('.v-chip__content').allTextContents()).map((one) => one.trim()).sort(), label).toEqual([...names].sort())
+    await expect(
+        page
+            .locator('.body')
+            .nth(dog.body - 1)
+            .getByRole('radio'),
+    ).toBeChecked()
+    for (const [label, names] of [...Object.entries(dog.many), ...Object.entries(dog.own)])
+        expect((await field(page, label).locator('.v-chip__content').allTextContents()).map((one) => one.trim()).sort(), label).toEqual(
+            [...names].sort(),
+        )
 }
 
 const ONE: DogFields = {
-    text: { Name: "Zoë O'Hara", 'Breed, as far as known': 'Kai ken cross', Weight: '7.35', 'Age, or born on': '28/2/2021', 'Grown weight': '9.25', 'Its food, kcal per 100 g': '87.5', 'Meals a day': '7', 'Treats, % of the day': '2.75' },
+    text: {
+        Name: "Zoë O'Hara",
+        'Breed, as far as known': 'Kai ken cross',
+        Weight: '7.35',
+        'Age, or born on': '28/2/2021',
+        'Grown weight': '9.25',
+        'Its food, kcal per 100 g': '87.5',
+        'Meals a day': '7',
+        'Treats, % of the day': '2.75',
+    },
     select: { Sex: 'male', Neutered: 'no', Activity: 'working, moderate', Teeth: 'none', Manner: 'gulps', 'Life stage': 'senior' },
     body: 3,
-    many: { 'Reacts to': ['storage mite', 'sesame'], 'Conditions a vet has named': ['advanced heart disease', 'megaoesophagus', "Addison's disease"], 'Takes or faces': ['selegiline', 'bromide'], 'May have only these': ['rabbit', 'parsnip'], 'New to it': ['quinoa', 'millet'] },
+    many: {
+        'Reacts to': ['storage mite', 'sesame'],
+        'Conditions a vet has named': ['advanced heart disease', 'megaoesophagus', "Addison's disease"],
+        'Takes or faces': ['selegiline', 'bromide'],
+        'May have only these': ['rabbit', 'parsnip'],
+        'New to it': ['quinoa', 'millet'],
+    },
     own: { 'Leaves in the bowl': ['fennel', 'raw apple'] },
 }
 
 const TWO: DogFields = {
-    text: { Name: 'Zoë', 'Breed, as far as known': '', Weight: '41.2', 'Age, or born on': '31/12/2019', 'Grown weight': '', 'Its food, kcal per 100 g': '', 'Meals a day': '', 'Treats, % of the day': '' },
+    text: {
+        Name: 'Zoë',
+        'Breed, as far as known': '',
+        Weight: '41.2',
+        'Age, or born on': '31/12/2019',
+        'Grown weight': '',
+        'Its food, kcal per 100 g': '',
+        'Meals a day': '',
+        'Treats, % of the day': '',
+    },
     select: { Sex: 'not said', Neutered: 'not known', Activity: 'inactive', Teeth: 'few', Manner: 'chews', 'Life stage': 'by its age' },
     body: 8,
-    many: { 'Reacts to': ['gluten'], 'Conditions a vet has named': ['kidney disease'], 'Takes or faces': [], 'May have only these': [], 'New to it': [] },
+    many: {
+        'Reacts to': ['gluten'],
+        'Conditions a vet has named': ['kidney disease'],
+        'Takes or faces': [],
+        'May have only these': [],
+        'New to it': [],
+    },
     own: { 'Leaves in the bowl': [] },
 }
 
@@ -205,8 +250,7 @@ test('every house rule is kept and shown again', async ({ page }) => {
     const { kitchen } = (await (await page.request.get('/api/kitchen')).json()) as { kitchen: { policy: Kept } }
     expect(kitchen.policy).toEqual({ ...Object.fromEntries(chosen.map(([key, value]) => [key, value])), budgetPercent: 6.5 })
     await page.reload()
-    for (const [, , name] of chosen)
-        await expect(rule(page, name)).toBeChecked()
+    for (const [, , name] of chosen) await expect(rule(page, name)).toBeChecked()
     await expect(page.getByLabel(/percent, up to 10/)).toHaveValue('6.5')
     for (const name of ['Clinic factors', '4-9-4', 'Never', 'American', 'No']) {
         const back = page.waitForResponse((response) => response.url().endsWith('/api/kitchen') && response.request().method() === 'PATCH')

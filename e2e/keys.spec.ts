@@ -189,20 +189,24 @@ test('Ctrl + , E keeps the sheet on the shelf, once', { tag: ['@key-keep'] }, as
     expect(recipes.filter((one) => one.title === 'Kept by a key').map((one) => one.text)).toEqual(['2 cups oat flour'])
 })
 
-test('Ctrl + , and a letter open the studio and every place', { tag: ['@key-studio', '@key-bench', '@key-dogs', '@key-cupboard', '@key-shelf'] }, async ({ page }) => {
-    await openBench(page)
-    await key(page, 'u')
-    await expect(page).toHaveURL(/\/studio/)
-    for (const [letter, address] of [
-        ['d', /\/dogs$/],
-        ['s', /\/shelf$/],
-        ['k', /\/cupboard\/labels$/],
-        ['b', /\/bench\/[0-9a-f-]{36}$/],
-    ] as const) {
-        await key(page, letter)
-        await expect(page).toHaveURL(address)
-    }
-})
+test(
+    'Ctrl + , and a letter open the studio and every place',
+    { tag: ['@key-studio', '@key-bench', '@key-dogs', '@key-cupboard', '@key-shelf'] },
+    async ({ page }) => {
+        await openBench(page)
+        await key(page, 'u')
+        await expect(page).toHaveURL(/\/studio/)
+        for (const [letter, address] of [
+            ['d', /\/dogs$/],
+            ['s', /\/shelf$/],
+            ['k', /\/cupboard\/labels$/],
+            ['b', /\/bench\/[0-9a-f-]{36}$/],
+        ] as const) {
+            await key(page, letter)
+            await expect(page).toHaveURL(address)
+        }
+    },
+)
 
 test('Ctrl + , X opens the raid sheet from any place', { tag: ['@key-raid'] }, async ({ page }) => {
     for (const place of ['/bench', '/shelf', '/cupboard/rules']) {
@@ -225,8 +229,17 @@ test('? opens the list of keys, but not while somebody types it', { tag: ['@key-
     await expect(dialog).toContainText('Keys that work here')
     // every key of the list has a test above
     await expect(dialog.locator('kbd')).toHaveText([
-        ...['B', 'D', 'K', 'S', 'U', 'X', 'O'].map((letter) => `Ctrl + ,  ${letter}`), 'Esc', ...['N', 'P', 'M'].map((letter) => `Ctrl + ,  ${letter}`),
-        'Ctrl + Space', 'Alt + ↑ ↓', 'Alt + Shift + ↑ ↓', ...['W', 'R', 'T', 'C', 'E'].map((letter) => `Ctrl + ,  ${letter}`), 'Ctrl + Z', 'Ctrl + Shift + Z', 'Ctrl + ,  F', '?',
+        ...['B', 'D', 'K', 'S', 'U', 'X', 'O'].map((letter) => `Ctrl + ,  ${letter}`),
+        'Esc',
+        ...['N', 'P', 'M'].map((letter) => `Ctrl + ,  ${letter}`),
+        'Ctrl + Space',
+        'Alt + ↑ ↓',
+        'Alt + Shift + ↑ ↓',
+        ...['W', 'R', 'T', 'C', 'E'].map((letter) => `Ctrl + ,  ${letter}`),
+        'Ctrl + Z',
+        'Ctrl + Shift + Z',
+        'Ctrl + ,  F',
+        '?',
     ])
     // a dialog that has not taken the focus yet is not open for keys either
     await expect.poll(() => dialog.evaluate((it) => it.contains(document.activeElement))).toBe(true)

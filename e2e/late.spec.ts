@@ -7,11 +7,17 @@ freshKitchen()
 /** Holds back what the page asks for, by path (the first few times, or always), until it is let go. */
 async function held(page: Page, paths: RegExp, times?: number): Promise<() => void> {
     let letGo = (): void => undefined
-    const gone = new Promise<void>((done) => { letGo = done })
-    await page.route((url) => paths.test(url.pathname), async (route) => {
-        await gone
-        await route.fallback().catch(() => undefined)
-    }, times === undefined ? {} : { times })
+    const gone = new Promise<void>((done) => {
+        letGo = done
+    })
+    await page.route(
+        (url) => paths.test(url.pathname),
+        async (route) => {
+            await gone
+            await route.fallback().catch(() => undefined)
+        },
+        times === undefined ? {} : { times },
+    )
 
     return letGo
 }

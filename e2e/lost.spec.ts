@@ -30,7 +30,7 @@ test('undo after another recipe was opened takes back nothing of the one before'
     await page.keyboard.press('Control+Z')
     await page.keyboard.press('Control+Z')
     await expect(words(page, 1)).toHaveText(first ?? '')
-    const shelf = await (await page.request.get('/api/shelf')).json() as { title: string, begins: string }[]
+    const shelf = (await (await page.request.get('/api/shelf')).json()) as { title: string; begins: string }[]
     expect(shelf.find((one) => one.title === 'Pear and sorghum squares')?.begins).toContain(first ?? '?')
     // what was parked is there, unasked
     await page.getByRole('navigation', { name: 'Sheets on the bench' }).getByRole('button', { name: 'Untitled sheet', exact: true }).click()
@@ -49,7 +49,7 @@ test('the cut, its texture and a portion are in the history, in the studio too, 
     await page.keyboard.press('Tab')
     await page.waitForTimeout(900)
     await expect(page.getByRole('button', { name: /small ones/ })).toBeVisible()
-    for (let n = 0; n < 3 && await page.getByRole('button', { name: /small ones|portion 1/ }).count() > 0; n++) await undo(page).click()
+    for (let n = 0; n < 3 && (await page.getByRole('button', { name: /small ones|portion 1/ }).count()) > 0; n++) await undo(page).click()
     await expect(page.getByRole('button', { name: /small ones|portion 1/ })).toHaveCount(0)
     await undo(page).click()
     await expect(page.getByText('biscuit', { exact: true }).first()).toBeVisible()
@@ -64,7 +64,7 @@ test('the cut, its texture and a portion are in the history, in the studio too, 
     // on the bench it is the same history
     await page.getByRole('link', { name: 'Back to the bench' }).click()
     await page.locator('h2').first().click()
-    for (let n = 0; n < 6 && await undo(page).isEnabled(); n++) await page.keyboard.press('Control+Z')
+    for (let n = 0; n < 6 && (await undo(page).isEnabled()); n++) await page.keyboard.press('Control+Z')
     await expect(page.getByLabel('across, mm')).toHaveValue('25')
 })
 
@@ -104,7 +104,10 @@ test('scaling is one step back; what was written after it goes first', async ({ 
 
 test('an edit made after a rescue outlives the undo of nothing but itself', async ({ page }) => {
     await page.goto('/shelf')
-    await page.getByRole('button', { name: /Clipped winter loaf/ }).first().click()
+    await page
+        .getByRole('button', { name: /Clipped winter loaf/ })
+        .first()
+        .click()
     await page.getByRole('button', { name: 'Rescue this recipe' }).click()
     await page.getByRole('button', { name: 'Take these changes' }).click()
     await expect(page.getByText(/lines? must be swapped/)).toBeHidden()
@@ -204,7 +207,9 @@ test('a browser that was killed before its quick store reached the disk gives ev
     await write(page, '120 g millet flour')
     await page.waitForTimeout(900)
     // what the quick store had an instant before the kill is gone
-    await page.evaluate(() => { localStorage.clear() })
+    await page.evaluate(() => {
+        localStorage.clear()
+    })
     await page.goto('about:blank')
     await page.goto('/bench')
     await expect(page.getByLabel('Title of the recipe')).toHaveValue('From the disk')
@@ -220,7 +225,10 @@ test('a word that is on its way when the recipe is opened again stays, and so do
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
     const address = page.url()
     await page.route('**/api/recipes/*', async (route) => {
-        if (route.request().method() === 'PATCH') await new Promise((resolve) => { setTimeout(resolve, 1500) })
+        if (route.request().method() === 'PATCH')
+            await new Promise((resolve) => {
+                setTimeout(resolve, 1500)
+            })
         await route.fallback().catch(() => undefined)
     })
     await sheet(page).focus()
@@ -237,7 +245,8 @@ test('a word that is on its way when the recipe is opened again stays, and so do
     await page.waitForTimeout(1200)
     await page.reload()
     await expect(words(page, 3)).toHaveText('1 tsp second')
-    const there = async (): Promise<string> => (await (await page.request.get(`/api/recipes/${address.split('/').at(-1) ?? ''}`)).json() as { text: string }).text
+    const there = async (): Promise<string> =>
+        ((await (await page.request.get(`/api/recipes/${address.split('/').at(-1) ?? ''}`)).json()) as { text: string }).text
     await expect.poll(there, { timeout: 10_000 }).toBe('100 g millet flour\n1 tsp first\n1 tsp second')
     await expect(page.getByRole('region', { name: /Two wrote|side by side/ })).toHaveCount(0)
     await page.unroute('**/api/recipes/*')
@@ -281,7 +290,9 @@ test('a browser without room keeps what is typed all the same', async ({ page })
     await page.waitForTimeout(900)
     await page.reload()
     await expect(words(page, 2)).toHaveText('90 g rye flour')
-    await page.evaluate(() => { for (const name of Object.keys(localStorage)) if (name.startsWith('junk')) localStorage.removeItem(name) })
+    await page.evaluate(() => {
+        for (const name of Object.keys(localStorage)) if (name.startsWith('junk')) localStorage.removeItem(name)
+    })
 })
 
 test('an empty kitchen is begun in two minutes: a dog, a pasted recipe, an answer', async ({ page }) => {

@@ -33,7 +33,10 @@ test('parts are shown with their figures, changed, kept and opened again', async
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
     await page.getByRole('button', { name: 'New sheet' }).click()
     await page.goto('/shelf')
-    await page.getByRole('button', { name: /Frosted squares/ }).first().click()
+    await page
+        .getByRole('button', { name: /Frosted squares/ })
+        .first()
+        .click()
     await expect(frosting).toContainText('250 g → 220 g')
     await expect(ration(page, 'Bosun').getByRole('button', { name: 'without the frosting' })).toHaveAttribute('aria-pressed', 'true')
     await frosting.getByRole('button', { name: 'guess it again' }).click()

@@ -3,7 +3,23 @@ import { choose, expect, expectAccessible, freshKitchen, key, openBench, part, p
 freshKitchen()
 
 /** Every place that can be reached, by its address. */
-const PLACES = ['/bench', '/studio', '/shelf', '/chart', '/dogs', '/dogs/new', '/cupboard/labels', '/cupboard/foods', '/cupboard/swaps', '/cupboard/prices', '/cupboard/rules', '/cupboard/confirmed', '/cupboard/house', '/cupboard/trash', '/nowhere/at/all']
+const PLACES = [
+    '/bench',
+    '/studio',
+    '/shelf',
+    '/chart',
+    '/dogs',
+    '/dogs/new',
+    '/cupboard/labels',
+    '/cupboard/foods',
+    '/cupboard/swaps',
+    '/cupboard/prices',
+    '/cupboard/rules',
+    '/cupboard/confirmed',
+    '/cupboard/house',
+    '/cupboard/trash',
+    '/nowhere/at/all',
+]
 
 test('a dog is added in four fields, by forty keys, and eats at once', async ({ page }) => {
     await openBench(page)
@@ -110,7 +126,11 @@ test('each thing has an address of its own, and Back goes where the person was',
     await expect(page).toHaveURL(pear)
     // the address alone brings it back, also in another browser
     await page.goto('/dogs')
-    await page.evaluate(() => { localStorage.clear(); sessionStorage.clear(); indexedDB.deleteDatabase('mildbowl') })
+    await page.evaluate(() => {
+        localStorage.clear()
+        sessionStorage.clear()
+        indexedDB.deleteDatabase('mildbowl')
+    })
     await page.goto(pear)
     await expect(page.getByLabel('Title of the recipe')).toHaveValue('Pear and sorghum squares')
     await page.goto('/bench/0192f0c8-7d1b-7e52-9c1e-6f4c2f3b8a11')
@@ -137,7 +157,7 @@ test('units are chosen once and hold everywhere', async ({ page }) => {
     await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('27.6')
     // nothing was changed by looking at it in another unit
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
-    const dogs = (await (await page.request.get('/api/dogs')).json()) as { name: string, weightKg: number }[]
+    const dogs = (await (await page.request.get('/api/dogs')).json()) as { name: string; weightKg: number }[]
     expect(dogs.find((one) => one.name === 'Quill')?.weightKg).toBe(12.5)
     await page.reload()
     await expect(page.getByRole('link', { name: 'Quill' })).toContainText('27.6 lb')
@@ -171,9 +191,13 @@ test('the shelf is found by what one types, with tags, favourites, another copy,
     await page.getByLabel('Find', { exact: true }).fill('sorghum')
     await expect(page.getByRole('article')).toHaveCount(2)
     await page.getByLabel('Find', { exact: true }).fill('')
-    await card('Crisp hake-skin twists').getByRole('button', { name: /favourite/ }).click()
+    await card('Crisp hake-skin twists')
+        .getByRole('button', { name: /favourite/ })
+        .click()
     await expect(page.getByRole('article').first()).toContainText('Crisp hake-skin twists')
-    await card('Crisp hake-skin twists').getByRole('button', { name: /More for/ }).click()
+    await card('Crisp hake-skin twists')
+        .getByRole('button', { name: /More for/ })
+        .click()
     await page.getByText('Tags', { exact: true }).click()
     await page.getByRole('combobox', { name: 'Tags' }).fill('Thursday')
     await page.keyboard.press('Enter')
@@ -181,15 +205,21 @@ test('the shelf is found by what one types, with tags, favourites, another copy,
     await page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'Thursday' }).click()
     await expect(page.getByRole('article')).toHaveCount(1)
     await page.getByRole('group', { name: 'Tags' }).getByRole('button', { name: 'Thursday' }).click()
-    await card('Crisp hake-skin twists').getByRole('button', { name: /More for/ }).click()
+    await card('Crisp hake-skin twists')
+        .getByRole('button', { name: /More for/ })
+        .click()
     await page.getByText('Write it again under another name').click()
     await expect(card('Crisp hake-skin twists, again')).toBeVisible()
-    await card('Crisp hake-skin twists, again').getByRole('button', { name: /More for/ }).click()
+    await card('Crisp hake-skin twists, again')
+        .getByRole('button', { name: /More for/ })
+        .click()
     await page.getByText('Name and notes').click()
     await page.getByRole('dialog').getByLabel('Name').fill('Twists of cod')
     await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click()
     await expect(card('Twists of cod')).toBeVisible()
-    await card('Twists of cod').getByRole('button', { name: /More for/ }).click()
+    await card('Twists of cod')
+        .getByRole('button', { name: /More for/ })
+        .click()
     await page.getByText('Take off the shelf').click()
     await expect(card('Twists of cod')).toBeHidden()
     await page.getByRole('button', { name: 'Undo' }).click()
@@ -198,7 +228,9 @@ test('the shelf is found by what one types, with tags, favourites, another copy,
     await page.keyboard.press('Escape')
     await expect(card('Beetroot and barley rounds')).toBeHidden()
     await expect(card('Twists of cod')).toBeVisible()
-    await card('Twists of cod').getByRole('button', { name: /More for/ }).click()
+    await card('Twists of cod')
+        .getByRole('button', { name: /More for/ })
+        .click()
     await page.getByText('Print it as a card').click()
     await expect(page.getByRole('article', { name: 'Twists of cod' })).toContainText('250 g hake skin')
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible()
@@ -250,7 +282,7 @@ for (const scheme of ['light', 'dark'] as const) {
     })
 }
 
-test('every place works at a phone\'s width and at 320 pixels without sideways scrolling, its doors under the thumb', async ({ browser, baseURL }) => {
+test("every place works at a phone's width and at 320 pixels without sideways scrolling, its doors under the thumb", async ({ browser, baseURL }) => {
     test.setTimeout(120_000)
     for (const width of [390, 320]) {
         const context = await browser.newContext({ viewport: { width, height: 844 }, reducedMotion: 'reduce', hasTouch: true, baseURL })

@@ -4,7 +4,15 @@ import { caret, expect, freshKitchen, openBench, part, pick, ration, row, seat, 
 /** Nothing lost, nothing stale: two devices, a kitchen that is away, a page that is left in the middle of a word. */
 freshKitchen()
 
-interface Named { id: string, name: string, title: string, text: string, allergies: string[], version: number, breed: string | null }
+interface Named {
+    id: string
+    name: string
+    title: string
+    text: string
+    allergies: string[]
+    version: number
+    breed: string | null
+}
 
 async function kept(page: Page, list: string, name: string): Promise<Named | undefined> {
     return ((await (await page.request.get(`/api/${list}`)).json()) as Named[]).find((one) => one.name === name || one.title === name)
@@ -27,7 +35,10 @@ async function onShelf(page: Page, title: string, text: string): Promise<void> {
     await expect(page.getByText('on the shelf', { exact: true })).toBeVisible()
 }
 
-test('while the kitchen is away, writing, seating and forms go on and wait; figures say they are not checked; all of it arrives', async ({ page, context }) => {
+test('while the kitchen is away, writing, seating and forms go on and wait; figures say they are not checked; all of it arrives', async ({
+    page,
+    context,
+}) => {
     await openBench(page)
     await onShelf(page, 'Away rounds', '2 cups oat flour')
     await expect(ration(page, 'Bosun')).toContainText('a day')
@@ -54,7 +65,10 @@ test('while the kitchen is away, writing, seating and forms go on and wait; figu
     await back(context)
     await expect(page.getByRole('button', { name: /kitchen away/ })).toBeHidden({ timeout: 20_000 })
     await expect.poll(async () => (await kept(page, 'recipes', 'Away rounds'))?.text).toBe('2 cups oat flour\n1/4 cup raisins')
-    const dog = async (name: string) => ((await (await page.request.get('/api/dogs')).json()) as { name: string, weightKg: number, atTable: boolean }[]).find((one) => one.name === name)
+    const dog = async (name: string) =>
+        ((await (await page.request.get('/api/dogs')).json()) as { name: string; weightKg: number; atTable: boolean }[]).find(
+            (one) => one.name === name,
+        )
     await expect.poll(async () => (await dog('Bosun'))?.weightKg).toBe(20)
     expect((await dog('Tuppence'))?.atTable).toBe(true)
     await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Bench' }).click()
@@ -167,7 +181,7 @@ test('where two wrote in one field both are shown side by side, and the person c
     const asked = other.getByRole('region', { name: /Two hands was changed elsewhere too/ })
     await expect(asked).toContainText('sifted')
     await expect(asked).toContainText('beaten')
-    await asked.getByRole('button', { name: 'Take the other\'s' }).click()
+    await asked.getByRole('button', { name: "Take the other's" }).click()
     await asked.getByRole('button', { name: 'Let it stand so' }).click()
     await expect(words(other, 2)).toHaveText('1 egg, beaten')
     // what was let go can be had back
@@ -219,28 +233,43 @@ test('Keep is kept once, a title typed meanwhile stays, and a refused seat falls
     await page.getByLabel('Title of the recipe').fill('Slow')
     await write(page, '2 cups oat flour')
     let letGo = (): void => undefined
-    const held = new Promise<void>((resolve) => { letGo = resolve })
-    await page.route('**/api/recipes', async (route) => { if (route.request().method() === 'POST') await held; await route.fallback() })
+    const held = new Promise<void>((resolve) => {
+        letGo = resolve
+    })
+    await page.route('**/api/recipes', async (route) => {
+        if (route.request().method() === 'POST') await held
+        await route.fallback()
+    })
     await page.getByRole('button', { name: 'Keep on the shelf' }).click()
     await expect(page.getByRole('button', { name: 'Keep on the shelf' })).toBeHidden()
     await page.getByLabel('Title of the recipe').fill('Slow rounds')
     letGo()
     await expect.poll(async () => (await kept(page, 'recipes', 'Slow rounds'))?.text).toBe('2 cups oat flour')
     expect(await kept(page, 'recipes', 'Slow')).toBeUndefined()
-    await page.route('**/api/dogs/*', (route) => route.request().method() === 'PATCH' ? route.fulfill({ status: 422, contentType: 'application/problem+json', body: JSON.stringify({ type: 'about:blank', title: '', status: 422, code: 'out-of-range', message: 'No seat.', path: '/atTable' }) }) : route.fallback())
+    await page.route('**/api/dogs/*', (route) =>
+        route.request().method() === 'PATCH'
+            ? route.fulfill({
+                  status: 422,
+                  contentType: 'application/problem+json',
+                  body: JSON.stringify({ type: 'about:blank', title: '', status: 422, code: 'out-of-range', message: 'No seat.', path: '/atTable' }),
+              })
+            : route.fallback(),
+    )
     const was = await seat(page, 'Ferris').getAttribute('aria-pressed')
     await seat(page, 'Ferris').click()
     await expect(page.getByRole('alert')).toContainText('No seat.')
     await expect(seat(page, 'Ferris')).toHaveAttribute('aria-pressed', was ?? '')
 })
 
-test('a vet\'s word is the dog\'s: it holds on every sheet, says until when, and is taken back where it is shown', async ({ page }) => {
+test("a vet's word is the dog's: it holds on every sheet, says until when, and is taken back where it is shown", async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
     await write(page, '200 g rice flour\n100 g water')
     await expect(ration(page, 'Quill')).toContainText('none yet')
     await ration(page, 'Quill').getByRole('button').first().click()
-    await ration(page, 'Quill').getByRole('button', { name: /I have asked the vet/ }).click()
+    await ration(page, 'Quill')
+        .getByRole('button', { name: /I have asked the vet/ })
+        .click()
     await expect(ration(page, 'Quill')).toContainText('a day')
     await expect(ration(page, 'Quill')).toContainText(/Ines Marlow.*holds until/)
     await page.getByRole('button', { name: 'New sheet' }).click()
@@ -256,7 +285,10 @@ test('a vet\'s word is the dog\'s: it holds on every sheet, says until when, and
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
     await expect(page.getByRole('link', { name: 'Quill' })).toContainText('was said before kidney disease: ask again')
     await page.getByRole('link', { name: 'Quill' }).click()
-    await said.getByRole('button', { name: /Take back/ }).first().click()
+    await said
+        .getByRole('button', { name: /Take back/ })
+        .first()
+        .click()
     await expect(said).toContainText('Nothing yet')
 })
 
@@ -264,7 +296,9 @@ test('a label that was read for a jar is asked for in no other recipe', async ({
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
     await write(page, '2 cups oat flour\n2 tbsp peanut butter')
-    await row(page, 2).getByRole('button', { name: /Read the label/ }).click()
+    await row(page, 2)
+        .getByRole('button', { name: /Read the label/ })
+        .click()
     await page.getByRole('combobox', { name: 'Which jar' }).fill('Quay smooth')
     await page.getByRole('button', { name: /I read the label/ }).click()
     await expect(row(page, 2)).toContainText('Settled')

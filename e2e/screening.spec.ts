@@ -2,7 +2,8 @@ import { block, choose, expect, expectAccessible, freshKitchen, key, openBench, 
 
 freshKitchen()
 
-const PAGE = '<html><head><script type="application/ld+json">{"@type":"Recipe","name":"Harbour bites","recipeYield":"30","cookTime":"PT20M","recipeIngredient":["2 cups oat flour","1 large egg"],"recipeInstructions":[{"@type":"HowToStep","text":"Bake at 80 °C for 20 minutes.<img src=x onerror=alert(1)>"}],"url":"a clipping"}</script></head><body>x</body></html>'
+const PAGE =
+    '<html><head><script type="application/ld+json">{"@type":"Recipe","name":"Harbour bites","recipeYield":"30","cookTime":"PT20M","recipeIngredient":["2 cups oat flour","1 large egg"],"recipeInstructions":[{"@type":"HowToStep","text":"Bake at 80 °C for 20 minutes.<img src=x onerror=alert(1)>"}],"url":"a clipping"}</script></head><body>x</body></html>'
 
 test('a saved page is brought in, its doubts questioned, and laid on the bench', async ({ page }) => {
     await openBench(page)
@@ -23,7 +24,11 @@ test('a saved page is brought in, its doubts questioned, and laid on the bench',
 test('several recipes in one file become several sheets', async ({ page }) => {
     await openBench(page)
     await page.getByRole('button', { name: 'Bring in' }).click()
-    await page.locator('input[type=file]').setInputFiles({ name: 'notes.md', mimeType: 'text/markdown', buffer: Buffer.from('# First bites\n## Ingredients\n- 1 cup oat flour\n\n# Second bites\n## Ingredients\n- 1 cup rice flour\n') })
+    await page.locator('input[type=file]').setInputFiles({
+        name: 'notes.md',
+        mimeType: 'text/markdown',
+        buffer: Buffer.from('# First bites\n## Ingredients\n- 1 cup oat flour\n\n# Second bites\n## Ingredients\n- 1 cup rice flour\n'),
+    })
     await expect(page.getByText('2 recipes were found.')).toBeVisible()
     await page.getByRole('button', { name: 'Keep all on the shelf' }).click()
     await page.getByRole('link', { name: 'Shelf', exact: true }).click()
@@ -34,9 +39,13 @@ test('several recipes in one file become several sheets', async ({ page }) => {
 test('a word that was not understood is explained once and remembered', async ({ page }) => {
     await openBench(page)
     await write(page, '1 cup brocoli, chopped')
-    await row(page, 1).getByRole('button', { name: /Not read/ }).click()
+    await row(page, 1)
+        .getByRole('button', { name: /Not read/ })
+        .click()
     await expect(block(page)).toContainText('not understood')
-    await block(page).getByRole('button', { name: /is broccoli/ }).click()
+    await block(page)
+        .getByRole('button', { name: /is broccoli/ })
+        .click()
     await expect(row(page, 1)).not.toContainText('Not read')
     await page.getByRole('button', { name: 'New sheet' }).click()
     await write(page, '2 cups brocoli')
@@ -55,7 +64,7 @@ test('a label is looked up, read part by part and kept; a changed wording is sho
     await page.getByRole('button', { name: 'Tideway crunchy peanut butter', exact: true }).click()
     await expect(page.getByText('Nothing found in this list.')).toBeVisible()
     await page.getByRole('button', { name: 'Keep as a product' }).click()
-    await expect(page.getByText('is kept with today\'s date.')).toBeVisible()
+    await expect(page.getByText("is kept with today's date.")).toBeVisible()
     await page.getByRole('button', { name: 'Read again' }).click()
     await page.getByLabel('Its list of ingredients, as printed').fill('Roasted peanuts, sweetener (birch sugar)')
     await expect(page.getByText('Never: no amount is acceptable.')).toBeVisible()
@@ -72,7 +81,9 @@ test('a line is bound to a product, which settles its label', async ({ page }) =
     await openBench(page)
     await page.getByRole('button', { name: 'New sheet' }).click()
     await write(page, '2 cups oat flour\n2 tbsp sunflower seed butter')
-    await row(page, 2).getByRole('button', { name: /Read the label/ }).click()
+    await row(page, 2)
+        .getByRole('button', { name: /Read the label/ })
+        .click()
     await choose(page, 'The product used here', /^Lockhand seed butter, read/)
     await expect(row(page, 2).locator('.row__margin')).not.toContainText('Read the label')
     await expect(ration(page, 'Bosun')).toContainText('a day')
@@ -95,7 +106,10 @@ test('the raid sheet is two taps away and counts per kilo', async ({ page }) => 
     await page.goto('/shelf')
     await page.getByRole('button', { name: /It ate something/ }).click()
     await expect(page.getByText('Call a vet or an animal poison line at once')).toBeVisible()
-    await page.getByRole('dialog').getByRole('button', { name: /Tuppence/ }).click()
+    await page
+        .getByRole('dialog')
+        .getByRole('button', { name: /Tuppence/ })
+        .click()
     await page.getByLabel('What and how much, one a line').fill('100 g dark chocolate')
     await page.getByRole('button', { name: 'Count it' }).click()
     const dialog = page.getByRole('dialog')
@@ -145,7 +159,7 @@ test('a report says everything for one dog', async ({ page }) => {
     await expectAccessible(page)
 })
 
-test('a food of one\'s own is entered from its label and computed with', async ({ page }) => {
+test("a food of one's own is entered from its label and computed with", async ({ page }) => {
     await page.goto('/cupboard/foods')
     await page.getByLabel('Name', { exact: true }).fill('cocoa powder')
     await page.getByRole('button', { name: 'Keep this food' }).click()

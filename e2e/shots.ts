@@ -8,122 +8,221 @@ const phone = { width: 390, height: 844 }
 
 async function openRecipe(page: Page, title: string): Promise<void> {
     await page.goto('/shelf')
-    await page.getByRole('button', { name: new RegExp(title) }).first().click()
+    await page
+        .getByRole('button', { name: new RegExp(title) })
+        .first()
+        .click()
     await page.waitForURL('**/bench/**')
     await page.getByText(/^Checked \d+ lines/).waitFor()
     await page.waitForTimeout(300)
 }
 
 interface Shot {
-    size: { width: number, height: number }
+    size: { width: number; height: number }
     dark?: boolean
     take: (page: Page) => Promise<void>
 }
 
 const shots: Record<string, Shot> = {
-    'bench': { size: wide, take: (page) => openRecipe(page, 'Beetroot and barley') },
+    bench: { size: wide, take: (page) => openRecipe(page, 'Beetroot and barley') },
     'bench-poison': { size: wide, take: (page) => openRecipe(page, 'Clipped winter loaf') },
     'bench-dark': { size: wide, dark: true, take: (page) => openRecipe(page, 'Venison and parsnip') },
-    'bench-parts': { size: wide, take: async (page) => {
-        await page.goto('/bench')
-        await page.getByRole('button', { name: 'New sheet' }).click()
-        await page.getByLabel('Title of the recipe').fill('Frosted squares')
-        await write(page, 'For the cake:\n250 g oat flour\n100 g mashed banana\n2 eggs\nFor the frosting:\n200 g cream cheese\n2 tbsp carob powder')
-        await page.getByRole('region', { name: 'How the frosting is made' }).waitFor()
-        await page.waitForTimeout(600)
-        await page.locator('.piece-drawing').scrollIntoViewIfNeeded()
-        await page.evaluate(() => { window.scrollTo(0, 0) })
-        await page.waitForTimeout(200)
-    } },
+    'bench-parts': {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/bench')
+            await page.getByRole('button', { name: 'New sheet' }).click()
+            await page.getByLabel('Title of the recipe').fill('Frosted squares')
+            await write(
+                page,
+                'For the cake:\n250 g oat flour\n100 g mashed banana\n2 eggs\nFor the frosting:\n200 g cream cheese\n2 tbsp carob powder',
+            )
+            await page.getByRole('region', { name: 'How the frosting is made' }).waitFor()
+            await page.waitForTimeout(600)
+            await page.locator('.piece-drawing').scrollIntoViewIfNeeded()
+            await page.evaluate(() => {
+                window.scrollTo(0, 0)
+            })
+            await page.waitForTimeout(200)
+        },
+    },
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
-    'dogs': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByText(/recipes on the shelf/).first().waitFor(); await page.waitForTimeout(300) } },
-    'dogs-phone': { size: phone, take: async (page) => { await page.goto('/dogs'); await page.getByText(/recipes on the shelf/).first().waitFor(); await page.waitForTimeout(300) } },
-    'dog': { size: wide, take: async (page) => { await page.goto('/dogs'); await page.getByRole('link', { name: /Biscay/ }).click(); await page.getByRole('img', { name: /^Weights of/ }).waitFor() } },
-    'studio': { size: wide, take: async (page) => {
-        await openRecipe(page, 'Beetroot and barley')
-        await page.getByRole('link', { name: /^Cut studio/ }).click()
-        await page.getByRole('button', { name: 'Another portion' }).click()
-        await page.getByLabel('Called').fill('small and soft')
-        await page.getByRole('group', { name: 'Dogs that eat from it' }).getByRole('button', { name: 'Quill' }).click()
-        await page.getByLabel('across, mm').fill('14')
-        await choose(page, 'Leaves the oven', 'soft')
-        await page.getByRole('slider', { name: 'Drag: across' }).waitFor()
-        await page.evaluate(() => { window.scrollTo(0, 0) })
-        await page.waitForTimeout(600)
-    } },
-    'chart': { size: wide, take: async (page) => {
-        await page.goto('/chart')
-        await page.getByRole('button', { name: 'Lentil and celery crisps' }).click()
-        await page.getByRole('row', { name: /^Bosun/ }).waitFor()
-        await page.waitForTimeout(400)
-    } },
-    'shelf': { size: wide, take: async (page) => {
-        await openRecipe(page, 'Clipped winter loaf')
-        await page.getByRole('button', { name: 'Rescue this recipe' }).click()
-        await page.getByRole('button', { name: 'Take these changes' }).click()
-        await page.getByRole('button', { name: 'Keep on the shelf' }).click()
-        await page.getByText('on the shelf', { exact: true }).waitFor()
-        await page.getByRole('link', { name: 'Shelf', exact: true }).click()
-        await page.getByRole('button', { name: '1 version of it' }).click()
-        await page.getByRole('list', { name: /Versions of/ }).waitFor()
-        await page.getByText(/^cleared for Biscay/).first().waitFor()
-        await page.waitForTimeout(400)
-    } },
-    'line-open': { size: wide, take: async (page) => {
-        await page.goto('/bench')
-        await seat(page, 'Biscay').waitFor()
-        await write(page, '2 cups oat flour\n1 cup brocoli, finely chopped\n1/4 cup raisins\n2 tbsp peanut butter')
-        await page.getByText(/^Checked 4 lines/).waitFor()
-        await page.getByRole('button', { name: /Not read/ }).first().click()
-        await page.getByRole('button', { name: /Never: grape/ }).click()
-        await page.waitForTimeout(300)
-    } },
-    'told': { size: wide, take: async (page) => {
-        await page.goto('/bench')
-        await seat(page, 'Biscay').waitFor()
-        await page.getByRole('button', { name: 'Bring in' }).click()
-        await page.getByLabel('The recipe as you have it').fill(
-            '[00:02] Morning from the lock, it is Ines, and yes, that is Quill snoring. [00:09] Today it is pumpkin and oat coins. '
-            + 'You take two cups of oat flour, no, sorry, one and a half cups of oat flour. [00:21] Then half a cup of plain pumpkin puree and one egg. '
-            + '[00:30] Never put nutmeg in these, it is poison for a dog. [00:36] And some milk, I never measure the milk. Stir in the milk until it holds together. '
-            + '[00:47] Roll it six millimetres thick, cut coins three centimetres across and bake at 170 for twenty five minutes. [01:01] The heron has been back. Bye!',
-        )
-        await page.getByRole('button', { name: 'Read it' }).click()
-        const made = page.getByRole('region', { name: 'The sheet it makes' })
-        await made.getByRole('button', { name: /oat flour/ }).click()
-        await page.waitForTimeout(400)
-    } },
-    'labels': { size: wide, take: async (page) => {
-        await page.goto('/cupboard/labels')
-        await page.getByLabel('Barcode number or name').fill('peanut')
-        await page.getByRole('button', { name: 'Look' }).click()
-        await page.getByRole('button', { name: /no added sugar/ }).click()
-        await page.getByText(/^Never/).first().waitFor()
-    } },
-    'rule-book': { size: wide, take: async (page) => { await page.goto('/cupboard/rules'); await page.getByLabel('Any food, as you would write it').fill('2 tbsp peanut butter'); await page.getByText('Tuppence').first().waitFor(); await page.waitForTimeout(400) } },
-    'swaps': { size: wide, take: async (page) => {
-        await openRecipe(page, 'Clipped winter loaf')
-        await caret(page, 3)
-        await key(page, 'w')
-        await page.getByRole('button', { name: /blueberries/ }).first().waitFor()
-        await page.waitForTimeout(300)
-    } },
-    'rescue': { size: wide, take: async (page) => {
-        await openRecipe(page, 'Clipped winter loaf')
-        await page.getByRole('button', { name: 'Rescue this recipe' }).click()
-        await page.locator('.cm-content ins').first().waitFor()
-        await page.waitForTimeout(500)
-    } },
-    'raid': { size: wide, take: async (page) => {
-        await page.goto('/bench')
-        await page.getByRole('button', { name: /It ate something/ }).click()
-        await page.getByRole('dialog').getByRole('button', { name: /^Tuppence/ }).last().click()
-        await page.getByLabel('What and how much, one a line').fill('100 g dark chocolate')
-        await page.getByLabel('When').fill('half an hour ago')
-        await page.getByRole('button', { name: 'Count it' }).click()
-        await page.getByText('To read out to the vet').waitFor()
-    } },
-    'house-rules': { size: wide, take: async (page) => { await page.goto('/cupboard/house'); await page.getByRole('heading', { name: 'House rules' }).waitFor() } },
+    dogs: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/dogs')
+            await page
+                .getByText(/recipes on the shelf/)
+                .first()
+                .waitFor()
+            await page.waitForTimeout(300)
+        },
+    },
+    'dogs-phone': {
+        size: phone,
+        take: async (page) => {
+            await page.goto('/dogs')
+            await page
+                .getByText(/recipes on the shelf/)
+                .first()
+                .waitFor()
+            await page.waitForTimeout(300)
+        },
+    },
+    dog: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/dogs')
+            await page.getByRole('link', { name: /Biscay/ }).click()
+            await page.getByRole('img', { name: /^Weights of/ }).waitFor()
+        },
+    },
+    studio: {
+        size: wide,
+        take: async (page) => {
+            await openRecipe(page, 'Beetroot and barley')
+            await page.getByRole('link', { name: /^Cut studio/ }).click()
+            await page.getByRole('button', { name: 'Another portion' }).click()
+            await page.getByLabel('Called').fill('small and soft')
+            await page.getByRole('group', { name: 'Dogs that eat from it' }).getByRole('button', { name: 'Quill' }).click()
+            await page.getByLabel('across, mm').fill('14')
+            await choose(page, 'Leaves the oven', 'soft')
+            await page.getByRole('slider', { name: 'Drag: across' }).waitFor()
+            await page.evaluate(() => {
+                window.scrollTo(0, 0)
+            })
+            await page.waitForTimeout(600)
+        },
+    },
+    chart: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/chart')
+            await page.getByRole('button', { name: 'Lentil and celery crisps' }).click()
+            await page.getByRole('row', { name: /^Bosun/ }).waitFor()
+            await page.waitForTimeout(400)
+        },
+    },
+    shelf: {
+        size: wide,
+        take: async (page) => {
+            await openRecipe(page, 'Clipped winter loaf')
+            await page.getByRole('button', { name: 'Rescue this recipe' }).click()
+            await page.getByRole('button', { name: 'Take these changes' }).click()
+            await page.getByRole('button', { name: 'Keep on the shelf' }).click()
+            await page.getByText('on the shelf', { exact: true }).waitFor()
+            await page.getByRole('link', { name: 'Shelf', exact: true }).click()
+            await page.getByRole('button', { name: '1 version of it' }).click()
+            await page.getByRole('list', { name: /Versions of/ }).waitFor()
+            await page
+                .getByText(/^cleared for Biscay/)
+                .first()
+                .waitFor()
+            await page.waitForTimeout(400)
+        },
+    },
+    'line-open': {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/bench')
+            await seat(page, 'Biscay').waitFor()
+            await write(page, '2 cups oat flour\n1 cup brocoli, finely chopped\n1/4 cup raisins\n2 tbsp peanut butter')
+            await page.getByText(/^Checked 4 lines/).waitFor()
+            await page
+                .getByRole('button', { name: /Not read/ })
+                .first()
+                .click()
+            await page.getByRole('button', { name: /Never: grape/ }).click()
+            await page.waitForTimeout(300)
+        },
+    },
+    told: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/bench')
+            await seat(page, 'Biscay').waitFor()
+            await page.getByRole('button', { name: 'Bring in' }).click()
+            await page
+                .getByLabel('The recipe as you have it')
+                .fill(
+                    '[00:02] Morning from the lock, it is Ines, and yes, that is Quill snoring. [00:09] Today it is pumpkin and oat coins. ' +
+                        'You take two cups of oat flour, no, sorry, one and a half cups of oat flour. [00:21] Then half a cup of plain pumpkin puree and one egg. ' +
+                        '[00:30] Never put nutmeg in these, it is poison for a dog. [00:36] And some milk, I never measure the milk. Stir in the milk until it holds together. ' +
+                        '[00:47] Roll it six millimetres thick, cut coins three centimetres across and bake at 170 for twenty five minutes. [01:01] The heron has been back. Bye!',
+                )
+            await page.getByRole('button', { name: 'Read it' }).click()
+            const made = page.getByRole('region', { name: 'The sheet it makes' })
+            await made.getByRole('button', { name: /oat flour/ }).click()
+            await page.waitForTimeout(400)
+        },
+    },
+    labels: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/cupboard/labels')
+            await page.getByLabel('Barcode number or name').fill('peanut')
+            await page.getByRole('button', { name: 'Look' }).click()
+            await page.getByRole('button', { name: /no added sugar/ }).click()
+            await page
+                .getByText(/^Never/)
+                .first()
+                .waitFor()
+        },
+    },
+    'rule-book': {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/cupboard/rules')
+            await page.getByLabel('Any food, as you would write it').fill('2 tbsp peanut butter')
+            await page.getByText('Tuppence').first().waitFor()
+            await page.waitForTimeout(400)
+        },
+    },
+    swaps: {
+        size: wide,
+        take: async (page) => {
+            await openRecipe(page, 'Clipped winter loaf')
+            await caret(page, 3)
+            await key(page, 'w')
+            await page
+                .getByRole('button', { name: /blueberries/ })
+                .first()
+                .waitFor()
+            await page.waitForTimeout(300)
+        },
+    },
+    rescue: {
+        size: wide,
+        take: async (page) => {
+            await openRecipe(page, 'Clipped winter loaf')
+            await page.getByRole('button', { name: 'Rescue this recipe' }).click()
+            await page.locator('.cm-content ins').first().waitFor()
+            await page.waitForTimeout(500)
+        },
+    },
+    raid: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/bench')
+            await page.getByRole('button', { name: /It ate something/ }).click()
+            await page
+                .getByRole('dialog')
+                .getByRole('button', { name: /^Tuppence/ })
+                .last()
+                .click()
+            await page.getByLabel('What and how much, one a line').fill('100 g dark chocolate')
+            await page.getByLabel('When').fill('half an hour ago')
+            await page.getByRole('button', { name: 'Count it' }).click()
+            await page.getByText('To read out to the vet').waitFor()
+        },
+    },
+    'house-rules': {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/cupboard/house')
+            await page.getByRole('heading', { name: 'House rules' }).waitFor()
+        },
+    },
 }
 
 for (const [name, shot] of Object.entries(shots)) {

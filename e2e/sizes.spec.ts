@@ -111,7 +111,7 @@ test('the recipe is scaled in kitchen measures, with a choice about the egg', as
     await expect(words(page, 2)).toHaveText('1 large egg')
 })
 
-test('time and heat speak the oven\'s language, and meat gets its safe step', async ({ page }) => {
+test("time and heat speak the oven's language, and meat gets its safe step", async ({ page }) => {
     await openStudio(page, '300 g minced venison\n1 cup sorghum flour\n1/4 cup water')
     const heat = page.getByRole('region', { name: 'Time and heat' })
     await expect(heat).toContainText('175 °C, gas 4')
@@ -123,7 +123,7 @@ test('time and heat speak the oven\'s language, and meat gets its safe step', as
     await expect(heat).toContainText('No drying up to 203 °F makes meat safe by itself')
 })
 
-test('the oven\'s own setting and what was weighed overrule the starting points', async ({ page }) => {
+test("the oven's own setting and what was weighed overrule the starting points", async ({ page }) => {
     await openStudio(page)
     const heat = page.getByRole('region', { name: 'Time and heat' })
     await heat.getByRole('button', { name: '°C' }).click()
@@ -149,8 +149,12 @@ test('a ration shows every limit, and what a birthday would borrow', async ({ pa
     await openBench(page)
     await write(page, ROUNDS)
     await ration(page, 'Bosun').getByRole('button').first().click()
-    await expect(ration(page, 'Bosun').getByRole('list', { name: 'What limits Bosun' }).getByRole('listitem').first()).toContainText('the treat budget')
-    await ration(page, 'Bosun').getByLabel(/A birthday/).fill('40')
+    await expect(ration(page, 'Bosun').getByRole('list', { name: 'What limits Bosun' }).getByRole('listitem').first()).toContainText(
+        'the treat budget',
+    )
+    await ration(page, 'Bosun')
+        .getByLabel(/A birthday/)
+        .fill('40')
     await ration(page, 'Bosun').getByRole('button', { name: 'What that takes' }).click()
     await expect(ration(page, 'Bosun')).toContainText(/without other treats/)
     await page.getByRole('button', { name: /kcal a piece/ }).click()
@@ -176,7 +180,7 @@ test('the chart for the fridge door shares a day among treats, and tells what to
     await expect(page.getByRole('row', { name: /^10 kg/ })).toContainText('break it first')
 })
 
-test('a dog\'s profile shows both schools, its meals and its growth', async ({ page }) => {
+test("a dog's profile shows both schools, its meals and its growth", async ({ page }) => {
     await page.goto('/dogs')
     await page.getByRole('link', { name: /Biscay/ }).click()
     const profile = page.getByRole('complementary', { name: 'What follows from it' })

@@ -11,26 +11,32 @@ const INSTANCES = (process.env['MILDBOWL_INSTANCES'] ?? 'test 8680').split(',')
 
 /** Fails on any request that leaves loopback, and on any error the page reports. */
 export const test = base.extend<{ watched: undefined }>({
-    baseURL: async ({}, use, { parallelIndex }) => { await use(ADDRESSES[parallelIndex % ADDRESSES.length] ?? '') },
-    watched: [async ({ context }, use) => {
-        const wrong: string[] = []
-        context.on('request', (request) => {
-            const { protocol, hostname } = new URL(request.url())
-            if (!['data:', 'blob:'].includes(protocol) && !['127.0.0.1', 'localhost'].includes(hostname)) wrong.push(`left loopback: ${request.url()}`)
-        })
-        context.on('weberror', (error) => wrong.push(`page error: ${error.error().message}`))
-        context.on('console', (message) => {
-            if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) wrong.push(`console: ${message.text()}`)
-        })
-        if (LATE > 0) {
-            await context.route('**/api/**', async (route) => {
-                await new Promise((resolve) => setTimeout(resolve, Math.random() * LATE))
-                await route.fallback().catch(() => undefined)
+    baseURL: async ({}, use, { parallelIndex }) => {
+        await use(ADDRESSES[parallelIndex % ADDRESSES.length] ?? '')
+    },
+    watched: [
+        async ({ context }, use) => {
+            const wrong: string[] = []
+            context.on('request', (request) => {
+                const { protocol, hostname } = new URL(request.url())
+                if (!['data:', 'blob:'].includes(protocol) && !['127.0.0.1', 'localhost'].includes(hostname))
+                    wrong.push(`left loopback: ${request.url()}`)
             })
-        }
-        await use(undefined)
-        expect(wrong).toEqual([])
-    }, { auto: true }],
+            context.on('weberror', (error) => wrong.push(`page error: ${error.error().message}`))
+            context.on('console', (message) => {
+                if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) wrong.push(`console: ${message.text()}`)
+            })
+            if (LATE > 0) {
+                await context.route('**/api/**', async (route) => {
+                    await new Promise((resolve) => setTimeout(resolve, Math.random() * LATE))
+                    await route.fallback().catch(() => undefined)
+                })
+            }
+            await use(undefined)
+            expect(wrong).toEqual([])
+        },
+        { auto: true },
+    ],
 })
 
 export { expect }
@@ -86,14 +92,14 @@ export function block(page: Page): Locator {
 /** Puts the caret at the end of a row. */
 export async function caret(page: Page, number: number): Promise<void> {
     const here = words(page, number)
-    if (await here.count() > 0) await here.click({ position: { x: 4, y: 14 } })
+    if ((await here.count()) > 0) await here.click({ position: { x: 4, y: 14 } })
     else await row(page, number).click()
     await page.keyboard.press('End')
 }
 
 /** Writes other words over those of a row. */
 export async function rewrite(page: Page, number: number, text: string): Promise<void> {
-    if (await sheet(page).locator('.row__text').count() === 0) await sheet(page).focus()
+    if ((await sheet(page).locator('.row__text').count()) === 0) await sheet(page).focus()
     else await caret(page, number)
     await page.keyboard.press('Home')
     await page.keyboard.press('Shift+End')
@@ -102,13 +108,20 @@ export async function rewrite(page: Page, number: number, text: string): Promise
 
 /** Opens what a line asks about its label, says that the label was read, and closes it again. */
 export async function readLabel(page: Page, number: number): Promise<void> {
-    await row(page, number).getByRole('button', { name: /Read the label/ }).click()
-    await block(page).getByRole('button', { name: /I read the label/ }).click()
+    await row(page, number)
+        .getByRole('button', { name: /Read the label/ })
+        .click()
+    await block(page)
+        .getByRole('button', { name: /I read the label/ })
+        .click()
     await block(page).getByRole('button', { name: 'Close' }).click()
 }
 
 export function ration(page: Page, dog: string): Locator {
-    return page.getByRole('list', { name: 'Rations' }).locator('> li').filter({ has: page.locator('.ration__dog', { hasText: new RegExp(`^${dog}`) }) })
+    return page
+        .getByRole('list', { name: 'Rations' })
+        .locator('> li')
+        .filter({ has: page.locator('.ration__dog', { hasText: new RegExp(`^${dog}`) }) })
 }
 
 /** Lesser faults that stand, by axe's names, each with its reason. */
@@ -119,7 +132,11 @@ const LESSER: Record<string, string> = {}
 export async function expectAccessible(page: Page, only: string[] = []): Promise<void> {
     const axe = new AxeBuilder({ page })
     const { violations } = await (only.length === 0 ? axe : axe.withRules(only)).analyze()
-    expect(violations.filter((one) => one.impact === 'serious' || one.impact === 'critical' || !(one.id in LESSER)).map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([])
+    expect(
+        violations
+            .filter((one) => one.impact === 'serious' || one.impact === 'critical' || !(one.id in LESSER))
+            .map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`),
+    ).toEqual([])
 }
 
 /** The key of our own, and a letter after it. */
@@ -130,15 +147,22 @@ export async function key(page: Page, letter: string): Promise<void> {
 
 /** Chooses one out of a list that opens. A long list holds what is in sight only, and moves under the hand while it opens. */
 export async function choose(page: Page, label: string | RegExp, option: string | RegExp, within: Page | Locator = page): Promise<void> {
-    const field = within.locator('.v-input', { has: page.getByRole('combobox', { name: label, exact: typeof label === 'string' }) }).locator('.v-field').first()
+    const field = within
+        .locator('.v-input', { has: page.getByRole('combobox', { name: label, exact: typeof label === 'string' }) })
+        .locator('.v-field')
+        .first()
     const wanted = page.getByRole('option', { name: option, exact: typeof option === 'string' })
     const list = page.locator('.v-overlay--active .v-list').last()
     await field.click()
     await list.waitFor()
     await page.waitForTimeout(250)
-    await list.evaluate((it) => { it.scrollTop = 0 })
-    for (let tries = 0; tries < 20 && await wanted.count() === 0; tries++) {
-        await list.evaluate((it) => { it.scrollTop += 120 })
+    await list.evaluate((it) => {
+        it.scrollTop = 0
+    })
+    for (let tries = 0; tries < 20 && (await wanted.count()) === 0; tries++) {
+        await list.evaluate((it) => {
+            it.scrollTop += 120
+        })
         await page.waitForTimeout(60)
     }
     await wanted.click()
@@ -157,12 +181,14 @@ export async function pick(page: Page, label: string, ...names: string[]): Promi
 /** Opens a part of the dog's form. */
 export async function part(page: Page, name: RegExp): Promise<void> {
     const head = page.getByRole('button', { name })
-    if (await head.getAttribute('aria-expanded') !== 'true') await head.click()
+    if ((await head.getAttribute('aria-expanded')) !== 'true') await head.click()
 }
 
 /** What stands chosen in a list. */
 export function chosen(page: Page | Locator, label: string): Locator {
     const top = 'page' in page ? page.page() : page
 
-    return page.locator('.v-input', { has: top.getByRole('combobox', { name: label, exact: true }) }).locator('.v-select__selection, .v-autocomplete__selection, .v-combobox__selection')
+    return page
+        .locator('.v-input', { has: top.getByRole('combobox', { name: label, exact: true }) })
+        .locator('.v-select__selection, .v-autocomplete__selection, .v-combobox__selection')
 }

@@ -25,12 +25,18 @@ test('a flagged line is swapped in place by keys, and undone in one step', async
 test('a job is corrected and what worked is remembered', async ({ page }) => {
     await openBench(page)
     await write(page, '2 cups barley flour\n1 large egg\n1/2 cup water')
-    await row(page, 2).getByRole('button', { name: /How 50 g/ }).click()
+    await row(page, 2)
+        .getByRole('button', { name: /How 50 g/ })
+        .click()
     await block(page).getByRole('button', { name: 'Swap this line' }).click()
     const swaps = block(page).getByRole('region', { name: /What may stand in/ })
     await expect(swaps.getByRole('button', { name: 'bind', exact: true })).toHaveAttribute('aria-pressed', 'true')
     await expect(swaps).toContainText('flax egg')
-    const applesauce = swaps.getByRole('listitem').filter({ hasText: 'applesauce' }).or(swaps.getByRole('listitem').filter({ hasText: 'apple purée' })).first()
+    const applesauce = swaps
+        .getByRole('listitem')
+        .filter({ hasText: 'applesauce' })
+        .or(swaps.getByRole('listitem').filter({ hasText: 'apple purée' }))
+        .first()
     await applesauce.getByRole('button', { name: 'worked' }).click()
     await expect(applesauce.getByRole('button', { name: 'worked' })).toHaveAttribute('aria-pressed', 'true')
     await page.keyboard.press('Escape')
@@ -40,7 +46,10 @@ test('a job is corrected and what worked is remembered', async ({ page }) => {
 
 test('the whole recipe is rescued, shown before and after, and kept as a version of the old one', async ({ page }) => {
     await page.goto('/shelf')
-    await page.getByRole('button', { name: /Clipped winter loaf/ }).first().click()
+    await page
+        .getByRole('button', { name: /Clipped winter loaf/ })
+        .first()
+        .click()
     await expect(page.getByText('4 lines must be swapped')).toBeVisible()
     await page.getByRole('button', { name: 'Rescue this recipe' }).click()
     const dialog = page.getByRole('region', { name: 'Keep the treat, lose the trouble' })
@@ -140,7 +149,11 @@ test('a way that is being read stays while the kitchen learns something else, an
 
 test('what things cost is written down, and a swap shows what it changes', async ({ page }) => {
     await page.goto('/cupboard/prices')
-    for (const [food, pack, price] of [['oat flour', '1000', '4'], ['raisins', '500', '5'], ['blueberries', '100', '2']] as const) {
+    for (const [food, pack, price] of [
+        ['oat flour', '1000', '4'],
+        ['raisins', '500', '5'],
+        ['blueberries', '100', '2'],
+    ] as const) {
         await page.getByLabel('Food', { exact: true }).fill(food)
         await page.getByLabel('pack, g').fill(pack)
         await page.getByLabel('price', { exact: true }).fill(price)

@@ -46,8 +46,9 @@ test('a talk is brought in: its sheet beside its words, what is not sure is aske
 
 test('a talk that is pasted on the sheet goes the same way, and several recipes stay apart', async ({ page }) => {
     await openBench(page)
-    const talk = 'Number one. Banana coins. Two ripe bananas, one cup of oat flour, that is all, mash it and roll it and bake it at 175 for fifteen minutes. '
-        + 'Number two. Tuna squares. Two eggs and one cup of whole wheat flour and a tin of tuna in water. Bake it in a tray at 180 for half an hour and cut it in squares, and that is it for this week from all of us here on the boat.'
+    const talk =
+        'Number one. Banana coins. Two ripe bananas, one cup of oat flour, that is all, mash it and roll it and bake it at 175 for fifteen minutes. ' +
+        'Number two. Tuna squares. Two eggs and one cup of whole wheat flour and a tin of tuna in water. Bake it in a tray at 180 for half an hour and cut it in squares, and that is it for this week from all of us here on the boat.'
     await document(page).focus()
     await document(page).evaluate((element, words) => {
         const data = new DataTransfer()

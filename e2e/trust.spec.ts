@@ -144,7 +144,13 @@ test('an edit that the kitchen did not take is sent again by itself', async ({ p
     await page.unroute('**/api/recipes/*')
     await page.reload()
     await expect
-        .poll(async () => ((await (await page.request.get('/api/recipes')).json()) as { title: string; text: string }[]).find((one) => one.title === 'Sent again')?.text, { timeout: 15_000 })
+        .poll(
+            async () =>
+                ((await (await page.request.get('/api/recipes')).json()) as { title: string; text: string }[]).find(
+                    (one) => one.title === 'Sent again',
+                )?.text,
+            { timeout: 15_000 },
+        )
         .toBe('2 cups oat flour\n1 egg')
 })
 

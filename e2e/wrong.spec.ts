@@ -18,7 +18,12 @@ test('nothing found is never said beside a line it was not said of: cut off, lat
     await expect(verdict(page)).not.toContainText('Nothing found')
     await context.setOffline(false)
     await expect(row(page, 3)).toContainText('Never', { timeout: 10_000 })
-    await page.route('**/api/ask/formulate', async (route) => { await new Promise((resolve) => { setTimeout(resolve, 1500) }); await route.fallback().catch(() => undefined) })
+    await page.route('**/api/ask/formulate', async (route) => {
+        await new Promise((resolve) => {
+            setTimeout(resolve, 1500)
+        })
+        await route.fallback().catch(() => undefined)
+    })
     await page.keyboard.press('Enter')
     await page.keyboard.insertText('1 tsp xylitol')
     await expect(verdict(page)).toContainText('Not checked yet', { timeout: 1400 })
@@ -139,7 +144,16 @@ test('nothing counted is told in cups, and the oven is set in the unit of the di
 
 test('a seat and a house rule that were refused stand as they did', async ({ page }) => {
     await openBench(page)
-    const refuse = (path: string) => page.route(path, (route) => route.request().method() === 'GET' ? route.fallback() : route.fulfill({ status: 422, contentType: 'application/problem+json', body: JSON.stringify({ status: 422, code: 'invalid', title: 'No', message: 'Not today.', path: '' }) }))
+    const refuse = (path: string) =>
+        page.route(path, (route) =>
+            route.request().method() === 'GET'
+                ? route.fallback()
+                : route.fulfill({
+                      status: 422,
+                      contentType: 'application/problem+json',
+                      body: JSON.stringify({ status: 422, code: 'invalid', title: 'No', message: 'Not today.', path: '' }),
+                  }),
+        )
     await refuse('**/api/dogs/*')
     await expect(seat(page, 'Tuppence')).toHaveAttribute('aria-pressed', 'false')
     await seat(page, 'Tuppence').click()
@@ -158,7 +172,10 @@ test('a page that is pasted as words keeps its shop out of the foods', async ({ 
     await page.locator('.cm-content').focus()
     await page.evaluate(() => {
         const data = new DataTransfer()
-        data.setData('text/plain', 'Home\nShop\nSubscribe to our newsletter\nHarbour bites\nBy Somebody\n4.8 from 120 reviews\nIngredients\n1 cup rice flour\n1 egg\nAdvertisement\nInstructions\n1. Mix and roll.\n2. Bake at 175 °C for 20 minutes.\nYou may also like\nBuy our bags today\nPrivacy policy')
+        data.setData(
+            'text/plain',
+            'Home\nShop\nSubscribe to our newsletter\nHarbour bites\nBy Somebody\n4.8 from 120 reviews\nIngredients\n1 cup rice flour\n1 egg\nAdvertisement\nInstructions\n1. Mix and roll.\n2. Bake at 175 °C for 20 minutes.\nYou may also like\nBuy our bags today\nPrivacy policy',
+        )
         document.querySelector('.cm-content')?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
     })
     const dialog = page.getByRole('dialog')

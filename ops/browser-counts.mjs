@@ -3,7 +3,7 @@
 import { readFileSync } from 'node:fs'
 
 const report = JSON.parse(readFileSync(process.argv[2], 'utf8'))
-const specs = (suite) => [...suite.specs ?? [], ...(suite.suites ?? []).flatMap(specs)]
+const specs = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specs)]
 for (const spec of report.suites.flatMap(specs)) {
     if (spec.tests.some((test) => test.status === 'flaky')) {
         process.stderr.write(`flaky: ${spec.file}:${spec.line} ${spec.title}\n`)

@@ -4,7 +4,41 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
 
 const target = 'resources/js/api/types.generated.ts'
-const names = ['formulate-request', 'formulate-answer', 'error', 'kitchen', 'choices', 'vocabulary', 'problem', 'read-request', 'read-answer', 'label-request', 'label-answer', 'raid-request', 'raid-answer', 'rule-book', 'label-shelf', 'rescue-request', 'rescue-answer', 'swaps-request', 'swaps-answer', 'dough-request', 'dough-answer', 'size-request', 'size-answer', 'scale-request', 'scale-answer', 'occasion-request', 'occasion-answer', 'week-request', 'week-answer', 'give-away-request', 'give-away-answer', 'profile-request', 'profile-answer']
+const names = [
+    'formulate-request',
+    'formulate-answer',
+    'error',
+    'kitchen',
+    'choices',
+    'vocabulary',
+    'problem',
+    'read-request',
+    'read-answer',
+    'label-request',
+    'label-answer',
+    'raid-request',
+    'raid-answer',
+    'rule-book',
+    'label-shelf',
+    'rescue-request',
+    'rescue-answer',
+    'swaps-request',
+    'swaps-answer',
+    'dough-request',
+    'dough-answer',
+    'size-request',
+    'size-answer',
+    'scale-request',
+    'scale-answer',
+    'occasion-request',
+    'occasion-answer',
+    'week-request',
+    'week-answer',
+    'give-away-request',
+    'give-away-answer',
+    'profile-request',
+    'profile-answer',
+]
 
 const load = (name) => JSON.parse(readFileSync(`schemas/${name}.json`, 'utf8'))
 
@@ -20,9 +54,25 @@ for (const name of names) {
             const [file, pointer] = node.$ref.split('#')
             const other = load(file.replace('.json', ''))
             // what the referred part refers to in its own file is meant there
-            const home = (part) => Array.isArray(part) ? part.map(home) : part === null || typeof part !== 'object' ? part
-                : Object.fromEntries(Object.entries(part).map(([key, value]) => [key, key === '$ref' && String(value).startsWith('#') ? `${file}${value}` : home(value)]))
-            return inline(home(pointer.slice(1).split('/').reduce((part, key) => part[key], other)))
+            const home = (part) =>
+                Array.isArray(part)
+                    ? part.map(home)
+                    : part === null || typeof part !== 'object'
+                      ? part
+                      : Object.fromEntries(
+                            Object.entries(part).map(([key, value]) => [
+                                key,
+                                key === '$ref' && String(value).startsWith('#') ? `${file}${value}` : home(value),
+                            ]),
+                        )
+            return inline(
+                home(
+                    pointer
+                        .slice(1)
+                        .split('/')
+                        .reduce((part, key) => part[key], other),
+                ),
+            )
         }
         return Object.fromEntries(Object.entries(node).map(([key, value]) => [key, inline(value)]))
     }
@@ -30,7 +80,10 @@ for (const name of names) {
     void $id
     void $schema
     const types = await compile(plain, schema.title, {
-        additionalProperties: false, bannerComment: '', ignoreMinAndMaxItems: true, style: { semi: false, singleQuote: true, tabWidth: 4 },
+        additionalProperties: false,
+        bannerComment: '',
+        ignoreMinAndMaxItems: true,
+        style: { semi: false, singleQuote: true, tabWidth: 4 },
     })
     for (const block of types.split(/\n(?=export )/)) {
         const declared = /export (?:interface|type) (\w+)/.exec(block)?.[1] ?? block

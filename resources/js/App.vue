@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { mdiAlertOctagonOutline, mdiBowlMixOutline, mdiDogSide, mdiKeyboardOutline, mdiWardrobeOutline, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import {
+    mdiAlertOctagonOutline,
+    mdiBowlMixOutline,
+    mdiDogSide,
+    mdiKeyboardOutline,
+    mdiWardrobeOutline,
+    mdiWeatherNight,
+    mdiWhiteBalanceSunny,
+} from '@mdi/js'
 import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -80,7 +88,9 @@ useEventListener(document, 'keydown', (event) => {
     else void router.push(`/${key}`)
     event.preventDefault()
 })
-useEventListener(window, 'blur', () => { leading.is = false })
+useEventListener(window, 'blur', () => {
+    leading.is = false
+})
 
 void kitchen.open()
 </script>
@@ -90,31 +100,66 @@ void kitchen.open()
         <a class="skip" href="#place" @click="skip">{{ route.name === 'bench' ? 'Skip to the sheet' : 'Skip to the page' }}</a>
         <header class="rail">
             <router-link class="rail__name" to="/bench" tabindex="-1" aria-label="Mild Bowl, to the bench">
-                <svg viewBox="0 0 64 40" width="38" height="24" aria-hidden="true"><path d="M4 10h56a28 26 0 0 1-56 0z" class="rail__bowl" /><ellipse cx="32" cy="10" rx="28" ry="5" class="rail__dough" /></svg>
-                <span><strong>Mild Bowl</strong><em>{{ kitchen.kitchen?.name ?? '' }}</em></span>
+                <svg viewBox="0 0 64 40" width="38" height="24" aria-hidden="true">
+                    <path d="M4 10h56a28 26 0 0 1-56 0z" class="rail__bowl" />
+                    <ellipse cx="32" cy="10" rx="28" ry="5" class="rail__dough" />
+                </svg>
+                <span
+                    ><strong>Mild Bowl</strong><em>{{ kitchen.kitchen?.name ?? '' }}</em></span
+                >
             </router-link>
             <nav v-if="!isNarrow" v-roving class="rail__places" aria-label="Places">
-                <router-link v-for="place in PLACES" :key="place.to" :to="place.to" class="rail__place" :class="{ 'rail__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined">
+                <router-link
+                    v-for="place in PLACES"
+                    :key="place.to"
+                    :to="place.to"
+                    class="rail__place"
+                    :class="{ 'rail__place--here': here === place.id }"
+                    :aria-current="here === place.id ? 'page' : undefined"
+                >
                     <v-icon :icon="place.icon" size="22" aria-hidden="true" /><span>{{ place.name }}</span>
                 </router-link>
             </nav>
             <div v-roving class="rail__end" role="toolbar" aria-label="Always at hand">
                 <WaitingList />
-                <button type="button" class="rail__raid" aria-label="It ate something" @click="raided = true"><v-icon :icon="mdiAlertOctagonOutline" size="20" aria-hidden="true" /><span>It ate something</span></button>
+                <button type="button" class="rail__raid" aria-label="It ate something" @click="raided = true">
+                    <v-icon :icon="mdiAlertOctagonOutline" size="20" aria-hidden="true" /><span>It ate something</span>
+                </button>
                 <UnitsMenu />
                 <IconButton class="rail__keys" label="Keys that work here" :icon="mdiKeyboardOutline" @click="showsKeys = true" />
-                <IconButton :label="isNight ? 'Turn the light on' : 'Dim the light'" :icon="isNight ? mdiWhiteBalanceSunny : mdiWeatherNight" @click="turnLight" />
+                <IconButton
+                    :label="isNight ? 'Turn the light on' : 'Dim the light'"
+                    :icon="isNight ? mdiWhiteBalanceSunny : mdiWeatherNight"
+                    @click="turnLight"
+                />
             </div>
         </header>
         <p v-if="kitchen.trouble !== null" class="trouble" role="alert">
             {{ kitchen.trouble }} <v-btn variant="outlined" @click="kitchen.open()">Try again</v-btn>
         </p>
         <main id="place" tabindex="-1" :inert="raided || showsKeys"><router-view /></main>
-        <footer class="standing">{{ kitchen.choices?.standingWords ?? 'A planning aid, not veterinary advice. If a dog has eaten something poisonous: call a vet or an animal poison line now.' }}</footer>
+        <footer class="standing">
+            {{
+                kitchen.choices?.standingWords ??
+                'A planning aid, not veterinary advice. If a dog has eaten something poisonous: call a vet or an animal poison line now.'
+            }}
+        </footer>
         <v-bottom-navigation v-if="isNarrow" v-roving tag="nav" class="thumb" aria-label="Places" grow :height="60" :elevation="0" :active="true">
-            <v-btn v-for="place in PLACES" :key="place.to" :to="place.to" class="thumb__place" :class="{ 'thumb__place--here': here === place.id }" :aria-current="here === place.id ? 'page' : undefined"><v-icon :icon="place.icon" size="24" aria-hidden="true" /><span>{{ place.name }}</span></v-btn>
+            <v-btn
+                v-for="place in PLACES"
+                :key="place.to"
+                :to="place.to"
+                class="thumb__place"
+                :class="{ 'thumb__place--here': here === place.id }"
+                :aria-current="here === place.id ? 'page' : undefined"
+                ><v-icon :icon="place.icon" size="24" aria-hidden="true" /><span>{{ place.name }}</span></v-btn
+            >
         </v-bottom-navigation>
-        <div v-if="leading.is" class="leading" role="status"><span v-for="one in letters" :key="one.id"><kbd>{{ one.then?.toUpperCase() }}</kbd> {{ one.does }}</span></div>
+        <div v-if="leading.is" class="leading" role="status">
+            <span v-for="one in letters" :key="one.id"
+                ><kbd>{{ one.then?.toUpperCase() }}</kbd> {{ one.does }}</span
+            >
+        </div>
         <ShortcutList v-if="wereKeysShown" v-model="showsKeys" />
         <RaidDialog v-if="wasRaided" v-model="raided" />
         <NoticeBar />

@@ -14,4 +14,6 @@ await ownStore().open()
 const app = createApp(App)
 layBench(app)
 app.use(router).use(vuetify).mount('#app')
-void router.isReady().then(() => { setTimeout(fetchPlaces, 1_500) })
+void router.isReady().then(() => {
+    setTimeout(fetchPlaces, 1_500)
+})

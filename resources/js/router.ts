@@ -11,12 +11,19 @@ export const router = createRouter({
         { path: '/studio', name: 'studio', component: () => import('./baking/StudioPlace.vue'), meta: { title: 'Cut studio', place: 'bench' } },
         { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPlace.vue'), meta: { title: 'Shelf', place: 'bench' } },
         { path: '/card/:id', name: 'card', component: () => import('./shelf/CardPlace.vue'), meta: { title: 'Card', place: 'bench' } },
-        { path: '/chart', name: 'chart', component: () => import('./feeding/ChartPlace.vue'), meta: { title: 'Week\'s chart', place: 'bench' } },
-        { path: '/report/:dog', name: 'report', component: () => import('./telling/ReportPlace.vue'), meta: { title: 'Screening report', place: 'bench' } },
+        { path: '/chart', name: 'chart', component: () => import('./feeding/ChartPlace.vue'), meta: { title: "Week's chart", place: 'bench' } },
+        {
+            path: '/report/:dog',
+            name: 'report',
+            component: () => import('./telling/ReportPlace.vue'),
+            meta: { title: 'Screening report', place: 'bench' },
+        },
         { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs', place: 'dogs' } },
         { path: '/dogs/:id', name: 'dog', component: () => import('./dogs/DogPage.vue'), meta: { title: 'Dog', place: 'dogs' } },
         {
-            path: '/cupboard', component: () => import('./kitchen/CupboardPlace.vue'), meta: { title: 'Cupboard', place: 'cupboard' },
+            path: '/cupboard',
+            component: () => import('./kitchen/CupboardPlace.vue'),
+            meta: { title: 'Cupboard', place: 'cupboard' },
             children: [
                 { path: '', redirect: '/cupboard/labels' },
                 { path: 'labels', name: 'labels', component: () => import('./pantry/LabelsPart.vue'), meta: { title: 'Labels' } },
@@ -24,20 +31,30 @@ export const router = createRouter({
                 { path: 'swaps', name: 'swaps', component: () => import('./pantry/OwnSwaps.vue'), meta: { title: 'Swaps of your own' } },
                 { path: 'prices', name: 'prices', component: () => import('./pantry/PriceList.vue'), meta: { title: 'Prices' } },
                 { path: 'rules', name: 'rules', component: () => import('./telling/RulesPlace.vue'), meta: { title: 'Rule book' } },
-                { path: 'confirmed', name: 'confirmed', component: () => import('./pantry/ConfirmationRecords.vue'), meta: { title: 'What was confirmed' } },
+                {
+                    path: 'confirmed',
+                    name: 'confirmed',
+                    component: () => import('./pantry/ConfirmationRecords.vue'),
+                    meta: { title: 'What was confirmed' },
+                },
                 { path: 'house', name: 'house', component: () => import('./kitchen/SettingsPlace.vue'), meta: { title: 'House rules' } },
                 { path: 'trash', name: 'trash', component: () => import('./kitchen/TrashPart.vue'), meta: { title: 'Trash' } },
             ],
         },
         // addresses of before
-        { path: '/pantry', redirect: '/cupboard/labels' }, { path: '/rules', redirect: '/cupboard/rules' }, { path: '/settings', redirect: '/cupboard/house' },
+        { path: '/pantry', redirect: '/cupboard/labels' },
+        { path: '/rules', redirect: '/cupboard/rules' },
+        { path: '/settings', redirect: '/cupboard/house' },
         { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./kitchen/NowherePlace.vue'), meta: { title: 'No such place', place: '' } },
     ],
 })
 
 /** Once the first place stands, the others are fetched: they open at once, and also while the kitchen is away. */
 export function fetchPlaces(): void {
-    const fetch = (): void => { for (const { component } of router.getRoutes().flatMap((one) => Object.values(one.components ?? {}).map((it) => ({ component: it })))) if (typeof component === 'function') void (component as () => Promise<unknown>)().catch(() => undefined) }
+    const fetch = (): void => {
+        for (const { component } of router.getRoutes().flatMap((one) => Object.values(one.components ?? {}).map((it) => ({ component: it }))))
+            if (typeof component === 'function') void (component as () => Promise<unknown>)().catch(() => undefined)
+    }
     if ('requestIdleCallback' in window) requestIdleCallback(fetch, { timeout: 5_000 })
     else setTimeout(fetch, 2_000)
 }

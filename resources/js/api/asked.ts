@@ -1,5 +1,18 @@
 import type {
-    AskedTreat, Cut, DoughRequest, FormulateRequest, GoesWithout, LabelRequest, OccasionRequest, Oven, RaidRequest, RescueRequest, ScaleRequest, SizeRequest, SwapsRequest, WeekRequest,
+    AskedTreat,
+    Cut,
+    DoughRequest,
+    FormulateRequest,
+    GoesWithout,
+    LabelRequest,
+    OccasionRequest,
+    Oven,
+    RaidRequest,
+    RescueRequest,
+    ScaleRequest,
+    SizeRequest,
+    SwapsRequest,
+    WeekRequest,
 } from './types.generated'
 
 /**

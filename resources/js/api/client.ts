@@ -1,7 +1,46 @@
-import type { AskedDough, AskedLabel, AskedOccasion, AskedProfile, AskedRaid, AskedRecipe, AskedRescue, AskedScale, AskedSize, AskedSwaps, AskedWeek } from './asked'
 import type {
-    Changes, Choices, ConfirmationRecord, Dog, FormulateAnswer, KeptPhoto, Kitchen, LabelAnswer, LabelShelf, Offer, OpenKitchen, Problem, RaidAnswer, ReadAnswer,
-    DoughAnswer, GiveAwayAnswer, OccasionAnswer, ProfileAnswer, ProfileInShort, ScaleAnswer, SizeAnswer, WeekAnswer, Recipe, RescueAnswer, RuleBook, Slip, SwapsAnswer, Trashed, Vocabulary,
+    AskedDough,
+    AskedLabel,
+    AskedOccasion,
+    AskedProfile,
+    AskedRaid,
+    AskedRecipe,
+    AskedRescue,
+    AskedScale,
+    AskedSize,
+    AskedSwaps,
+    AskedWeek,
+} from './asked'
+import type {
+    Changes,
+    Choices,
+    ConfirmationRecord,
+    Dog,
+    FormulateAnswer,
+    KeptPhoto,
+    Kitchen,
+    LabelAnswer,
+    LabelShelf,
+    Offer,
+    OpenKitchen,
+    Problem,
+    RaidAnswer,
+    ReadAnswer,
+    DoughAnswer,
+    GiveAwayAnswer,
+    OccasionAnswer,
+    ProfileAnswer,
+    ProfileInShort,
+    ScaleAnswer,
+    SizeAnswer,
+    WeekAnswer,
+    Recipe,
+    RescueAnswer,
+    RuleBook,
+    Slip,
+    SwapsAnswer,
+    Trashed,
+    Vocabulary,
 } from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
@@ -23,7 +62,12 @@ function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSign
 }
 
 /** @throws KitchenProblem with what the kitchen said, or that it does not answer */
-export async function send<T>(method: string, path: string, body?: unknown, { headers = {}, signal }: { headers?: Record<string, string>, signal?: AbortSignal | undefined } = {}): Promise<T> {
+export async function send<T>(
+    method: string,
+    path: string,
+    body?: unknown,
+    { headers = {}, signal }: { headers?: Record<string, string>; signal?: AbortSignal | undefined } = {},
+): Promise<T> {
     let response: Response
     const sent = body === undefined ? undefined : JSON.stringify(body)
     try {
@@ -52,13 +96,30 @@ export async function send<T>(method: string, path: string, body?: unknown, { he
     return json as T
 }
 
-export type DogFields = Partial<Omit<Dog, 'id' | 'version' | 'weightSaid'>> & { weight?: string | null, expectedAdultWeight?: string | null }
+export type DogFields = Partial<Omit<Dog, 'id' | 'version' | 'weightSaid'>> & { weight?: string | null; expectedAdultWeight?: string | null }
 export type RecipeFields = Partial<Omit<Recipe, 'id' | 'version' | 'updatedAt' | 'judged'>>
-export interface ProductFields { name?: string, number?: string | null, ingredients?: string, listLater?: boolean }
-export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'dogId' | 'recipeTitle' | 'words'> & Partial<Pick<ConfirmationRecord, 'productId' | 'holdsUntil'>>
-export type KitchenFields = Partial<Kitchen["policy"] & Pick<Kitchen, 'name' | 'baker' | 'amountsAs' | 'weightsAs' | 'sizesAs' | 'datesAs' | 'temperature' | 'ovenFan' | 'timezone'> & { trayWidthMm: number, trayLengthMm: number, trayGapMm: number, traysAtOnce: number }>
+export interface ProductFields {
+    name?: string
+    number?: string | null
+    ingredients?: string
+    listLater?: boolean
+}
+export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'dogId' | 'recipeTitle' | 'words'> &
+    Partial<Pick<ConfirmationRecord, 'productId' | 'holdsUntil'>>
+export type KitchenFields = Partial<
+    Kitchen['policy'] &
+        Pick<Kitchen, 'name' | 'baker' | 'amountsAs' | 'weightsAs' | 'sizesAs' | 'datesAs' | 'temperature' | 'ovenFan' | 'timezone'> & {
+            trayWidthMm: number
+            trayLengthMm: number
+            trayGapMm: number
+            traysAtOnce: number
+        }
+>
 
-export interface NameFields { words: string, ingredient: string }
+export interface NameFields {
+    words: string
+    ingredient: string
+}
 
 /** Things of one kind, where the kitchen keeps them. */
 export function kept<T>(path: string) {
@@ -78,7 +139,7 @@ export const api = {
     confirmations: () => ask<ConfirmationRecord[]>('GET', 'confirmations'),
     choices: () => ask<Choices>('GET', 'choices'),
     vocabulary: () => ask<Vocabulary>('GET', 'vocabulary'),
-    labelShelf: (query: { number?: string, name?: string }) => ask<LabelShelf>('GET', `label-shelf?${new URLSearchParams(query).toString()}`),
+    labelShelf: (query: { number?: string; name?: string }) => ask<LabelShelf>('GET', `label-shelf?${new URLSearchParams(query).toString()}`),
     read: (content: string) => ask<ReadAnswer>('POST', 'read', { version: 1, content, explain: true }),
     label: (question: AskedLabel, signal?: AbortSignal) => ask<LabelAnswer>('POST', 'ask/label', question, signal),
     raid: (question: AskedRaid) => ask<RaidAnswer>('POST', 'ask/raid', question),

@@ -3,17 +3,43 @@ import { heldStore } from '../ui/store'
 import { KitchenProblem, refusal, UNREACHABLE } from './client'
 import { conflictsOf, Outbox, type NewEntry } from './outbox'
 
-interface Asked { method: string, path: string, body: unknown, headers: Record<string, string> }
+interface Asked {
+    method: string
+    path: string
+    body: unknown
+    headers: Record<string, string>
+}
 
 const alone = { take: (work: () => Promise<void>) => work() }
-const patch = (id: string, body: Record<string, unknown>, base = 1): NewEntry => ({ method: 'PATCH', path: `dogs/${id}`, kind: 'dogs', id, name: id, body, base })
-const add = (key: string, body: Record<string, unknown>): NewEntry => ({ method: 'POST', path: 'dogs', kind: 'dogs', id: key, key, name: key, body, base: null })
+const patch = (id: string, body: Record<string, unknown>, base = 1): NewEntry => ({
+    method: 'PATCH',
+    path: `dogs/${id}`,
+    kind: 'dogs',
+    id,
+    name: id,
+    body,
+    base,
+})
+const add = (key: string, body: Record<string, unknown>): NewEntry => ({
+    method: 'POST',
+    path: 'dogs',
+    kind: 'dogs',
+    id: key,
+    key,
+    name: key,
+    body,
+    base: null,
+})
 const refused = (status: number, more: object = {}): KitchenProblem => new KitchenProblem({ ...refusal('out-of-range', '', 'No.'), status, ...more })
 
 /** A kitchen that can be away, and an outbox over what a browser holds of it. */
 function world(held = new Map<string, string>()) {
     const asked: Asked[] = []
-    const kitchen = { away: false, answer: (one: Asked): unknown => ({ id: one.path.split('/')[1] ?? one.headers['Idempotency-Key'], version: 2 }), gate: null as Promise<void> | null }
+    const kitchen = {
+        away: false,
+        answer: (one: Asked): unknown => ({ id: one.path.split('/')[1] ?? one.headers['Idempotency-Key'], version: 2 }),
+        gate: null as Promise<void> | null,
+    }
     const post = (async (method: string, path: string, body?: unknown, more?: { headers?: Record<string, string> }) => {
         const one = { method, path, body: JSON.parse(JSON.stringify(body ?? null)) as unknown, headers: more?.headers ?? {} }
         await Promise.resolve()
@@ -68,7 +94,9 @@ describe('the outbox', () => {
         await outbox.work()
         expect(asked.map((one) => one.body)).toEqual([{ name: 'A' }, { name: 'AA', breed: 'x' }])
         let open_ = (): void => undefined
-        kitchen.gate = new Promise((resolve) => { open_ = resolve })
+        kitchen.gate = new Promise((resolve) => {
+            open_ = resolve
+        })
         const first = outbox.put(patch('b', { name: 'B' }))
         await Promise.resolve()
         const [second, third] = [outbox.put(patch('c', { name: 'C' })), outbox.put(patch('c', { breed: 'y' }))]
@@ -79,7 +107,10 @@ describe('the outbox', () => {
 
     it('gives a refusal back to whoever wrote it, and keeps nobody else waiting', async () => {
         const { asked, kitchen, open } = world()
-        kitchen.answer = (one) => { if (one.path === 'dogs/a') throw refused(422); return { id: 'b' } }
+        kitchen.answer = (one) => {
+            if (one.path === 'dogs/a') throw refused(422)
+            return { id: 'b' }
+        }
         const outbox = open()
         const bad = outbox.put(patch('a', { name: '' }))
         const good = outbox.put(patch('b', { name: 'B' }))
@@ -97,7 +128,11 @@ describe('the outbox', () => {
         await first.put(patch('a', { name: 'A' }))
         await first.put(patch('b', { name: 'B' }))
         kitchen.away = false
-        kitchen.answer = (one) => { if (JSON.stringify(one.body).includes('500')) throw refused(409, { code: 'conflict', conflicts: [{ field: 'weightKg', before: 1, mine: 500, theirs: 2 }], version: 9 }); return {} }
+        kitchen.answer = (one) => {
+            if (JSON.stringify(one.body).includes('500'))
+                throw refused(409, { code: 'conflict', conflicts: [{ field: 'weightKg', before: 1, mine: 500, theirs: 2 }], version: 9 })
+            return {}
+        }
         const next = open()
         await next.work()
         expect(asked.map((one) => one.path)).toEqual(['dogs/a', 'dogs/b'])
@@ -106,15 +141,23 @@ describe('the outbox', () => {
         expect(conflictsOf(stopped?.problem ?? null)).toHaveLength(1)
         next.retry(stopped?.key ?? '', { base: 9, body: { weightKg: 12 } })
         await next.work()
-        expect(asked.slice(2).map((one) => [one.path, one.headers['If-Match'], one.body])).toEqual([['dogs/a', '"9"', { weightKg: 12 }], ['dogs/a', '"1"', { name: 'A' }]])
+        expect(asked.slice(2).map((one) => [one.path, one.headers['If-Match'], one.body])).toEqual([
+            ['dogs/a', '"9"', { weightKg: 12 }],
+            ['dogs/a', '"1"', { name: 'A' }],
+        ])
         expect(next.entries).toEqual([])
     })
 
     it('takes what is gone already for taken away, and follows what was added under another id', async () => {
         const { asked, kitchen, open } = world()
-        kitchen.answer = (one) => { if (one.method === 'DELETE') throw refused(404); return one.method === 'POST' ? { id: 'known' } : { id: 'known', version: 3 } }
+        kitchen.answer = (one) => {
+            if (one.method === 'DELETE') throw refused(404)
+            return one.method === 'POST' ? { id: 'known' } : { id: 'known', version: 3 }
+        }
         const outbox = open()
-        expect(await outbox.put({ method: 'DELETE', path: 'dogs/x', kind: 'dogs', id: 'x', name: 'x', body: null, base: null })).toMatchObject({ done: true })
+        expect(await outbox.put({ method: 'DELETE', path: 'dogs/x', kind: 'dogs', id: 'x', name: 'x', body: null, base: null })).toMatchObject({
+            done: true,
+        })
         const added = outbox.put(add('mine', { words: 'crumb' }))
         await Promise.resolve()
         const changed = outbox.put(patch('mine', { note: 'later' }))
@@ -125,13 +168,18 @@ describe('the outbox', () => {
     it('is patient with a kitchen that is away or busy, and not for ever with one that breaks', async () => {
         for (const status of [503, 408, 429]) {
             const { kitchen, open } = world()
-            kitchen.answer = () => { throw refused(status) }
+            kitchen.answer = () => {
+                throw refused(status)
+            }
             const outbox = open()
             expect(await outbox.put(patch('a', { name: 'A' }))).toEqual({ done: false })
             expect(outbox.entries[0]?.state).toBe('waits')
         }
         const { kitchen, open } = world()
-        kitchen.answer = (one) => { if (one.path === 'dogs/a') throw refused(500); return {} }
+        kitchen.answer = (one) => {
+            if (one.path === 'dogs/a') throw refused(500)
+            return {}
+        }
         const outbox = open()
         expect(await outbox.put(patch('a', { name: 'A' }))).toEqual({ done: false })
         for (let n = 0; n < 5; n++) await outbox.work()
@@ -142,7 +190,15 @@ describe('the outbox', () => {
         const { asked, kitchen, open } = world()
         kitchen.away = true
         const first = open()
-        const sheet = (text: string) => ({ method: 'PATCH' as const, path: 'recipes/r', kind: 'recipes', id: 'r', name: 'r', body: { text }, base: 3 })
+        const sheet = (text: string) => ({
+            method: 'PATCH' as const,
+            path: 'recipes/r',
+            kind: 'recipes',
+            id: 'r',
+            name: 'r',
+            body: { text },
+            base: 3,
+        })
         await first.put(sheet('one'))
         await first.put(patch('a', { name: 'A' }))
         // the browser was killed, and opened again
@@ -156,8 +212,18 @@ describe('the outbox', () => {
 
     it('lasts as long as the page where the browser has no room', async () => {
         const { asked, kitchen } = world()
-        const full = { ...heldStore(), setItem: () => { throw new Error('full') } }
-        const outbox = new Outbox(full, Date.now, alone, (async () => { await Promise.resolve(); if (kitchen.away) throw new KitchenProblem(UNREACHABLE); asked.push({ method: '', path: '', body: null, headers: {} }); return {} }) as never)
+        const full = {
+            ...heldStore(),
+            setItem: () => {
+                throw new Error('full')
+            },
+        }
+        const outbox = new Outbox(full, Date.now, alone, (async () => {
+            await Promise.resolve()
+            if (kitchen.away) throw new KitchenProblem(UNREACHABLE)
+            asked.push({ method: '', path: '', body: null, headers: {} })
+            return {}
+        }) as never)
         kitchen.away = true
         await outbox.put(patch('a', { name: 'A' }))
         expect(outbox.waiting).toBe(1)

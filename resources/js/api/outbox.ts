@@ -32,7 +32,7 @@ export interface Entry {
 export type NewEntry = Pick<Entry, 'method' | 'path' | 'kind' | 'id' | 'name' | 'body' | 'base'> & { key?: string }
 
 /** What became of a change: the kitchen did it, or does not answer and it waits. A refusal is thrown. */
-export type Sent = { done: true, answer: unknown } | { done: false }
+export type Sent = { done: true; answer: unknown } | { done: false }
 
 type Taken = (entry: Entry, answer: unknown) => void
 
@@ -42,10 +42,12 @@ const MOST_BROKEN = 5
 const TURN = 'mildbowl.outbox'
 
 /** One tab of a browser sends at a time; where there are no locks, each sends what it finds. */
-export interface Turns { take: (work: () => Promise<void>) => Promise<void> }
+export interface Turns {
+    take: (work: () => Promise<void>) => Promise<void>
+}
 
 const ownTurns: Turns = {
-    take: (work) => typeof navigator !== 'undefined' && 'locks' in navigator ? navigator.locks.request(TURN, work).then(() => undefined) : work(),
+    take: (work) => (typeof navigator !== 'undefined' && 'locks' in navigator ? navigator.locks.request(TURN, work).then(() => undefined) : work()),
 }
 
 export class Outbox {
@@ -54,14 +56,19 @@ export class Outbox {
     /** the kitchen was asked and did not answer */
     readonly state = reactive({ away: false })
     readonly page = crypto.randomUUID()
-    private readonly told = new Map<string, { done: (sent: Sent) => void, failed: (error: unknown) => void }>()
+    private readonly told = new Map<string, { done: (sent: Sent) => void; failed: (error: unknown) => void }>()
     private readonly takers = new Set<Taken>()
     private working: Promise<void> | null = null
     private wanted = false
     private again: ReturnType<typeof setTimeout> | undefined
     private tries = 0
 
-    constructor(private readonly store: Store = ownStore(), private readonly clock: () => number = Date.now, private readonly turns: Turns = ownTurns, private readonly post: typeof send = send) {
+    constructor(
+        private readonly store: Store = ownStore(),
+        private readonly clock: () => number = Date.now,
+        private readonly turns: Turns = ownTurns,
+        private readonly post: typeof send = send,
+    ) {
         this.read()
     }
 
@@ -69,7 +76,9 @@ export class Outbox {
     follow(taken: Taken): () => void {
         this.takers.add(taken)
 
-        return () => { this.takers.delete(taken) }
+        return () => {
+            this.takers.delete(taken)
+        }
     }
 
     /**
@@ -81,7 +90,16 @@ export class Outbox {
         const entry = this.joined(change) ?? this.added(change)
         const sent = new Promise<Sent>((done, failed) => {
             const before = this.told.get(entry.key)
-            this.told.set(entry.key, { done: (one) => { before?.done(one); done(one) }, failed: (error) => { before?.failed(error); failed(error) } })
+            this.told.set(entry.key, {
+                done: (one) => {
+                    before?.done(one)
+                    done(one)
+                },
+                failed: (error) => {
+                    before?.failed(error)
+                    failed(error)
+                },
+            })
         })
         void this.work()
 
@@ -103,7 +121,16 @@ export class Outbox {
     private added(change: NewEntry): Entry {
         const after = this.entries[this.entries.length - 1]?.at ?? 0
         const key = change.key ?? crypto.randomUUID()
-        const entry: Entry = { ...change, key, id: change.method === 'POST' ? change.id ?? key : change.id, at: Math.max(this.clock(), after + 1), page: this.knowing(change), state: 'waits', problem: null, tried: false }
+        const entry: Entry = {
+            ...change,
+            key,
+            id: change.method === 'POST' ? (change.id ?? key) : change.id,
+            at: Math.max(this.clock(), after + 1),
+            page: this.knowing(change),
+            state: 'waits',
+            problem: null,
+            tried: false,
+        }
         this.write(entry)
         this.entries.push(entry)
 
@@ -142,11 +169,13 @@ export class Outbox {
     work(): Promise<void> {
         clearTimeout(this.again)
         this.wanted = true
-        this.working ??= this.turns.take(() => this.sendAll()).finally(() => {
-            this.working = null
-            // something was put here while the last of the others was being ended
-            if (this.wanted) void this.work()
-        })
+        this.working ??= this.turns
+            .take(() => this.sendAll())
+            .finally(() => {
+                this.working = null
+                // something was put here while the last of the others was being ended
+                if (this.wanted) void this.work()
+            })
 
         return this.working
     }
@@ -155,10 +184,15 @@ export class Outbox {
         this.wanted = false
         this.read()
         for (let entry = this.next(); entry !== undefined; entry = this.next()) {
-            if (!await this.sendOne(entry)) {
+            if (!(await this.sendOne(entry))) {
                 // who made them knows that they wait
                 for (const one of this.entries) this.tell(one.key, { done: false })
-                this.again = setTimeout(() => { void this.work() }, AGAIN_AFTER_MS[Math.min(this.tries++, AGAIN_AFTER_MS.length - 1)])
+                this.again = setTimeout(
+                    () => {
+                        void this.work()
+                    },
+                    AGAIN_AFTER_MS[Math.min(this.tries++, AGAIN_AFTER_MS.length - 1)],
+                )
                 return
             }
             this.tries = 0
@@ -168,14 +202,22 @@ export class Outbox {
 
     /** The first that may go: nothing goes before what was done earlier to the same row. */
     private next(): Entry | undefined {
-        return this.entries.find((one) => one.state === 'waits' && !this.entries.some((other) => other.at < one.at && other.state === 'refused' && other.kind === one.kind && other.id === one.id))
+        return this.entries.find(
+            (one) =>
+                one.state === 'waits' &&
+                !this.entries.some((other) => other.at < one.at && other.state === 'refused' && other.kind === one.kind && other.id === one.id),
+        )
     }
 
     /** @returns whether the kitchen answered */
     private async sendOne(entry: Entry): Promise<boolean> {
         entry.tried = true
         this.write(entry)
-        const headers: Record<string, string> = { 'Idempotency-Key': entry.key, 'X-Page': entry.page, ...(entry.base === null ? {} : { 'If-Match': `"${entry.base}"` }) }
+        const headers: Record<string, string> = {
+            'Idempotency-Key': entry.key,
+            'X-Page': entry.page,
+            ...(entry.base === null ? {} : { 'If-Match': `"${entry.base}"` }),
+        }
         try {
             const answer = await this.post<unknown>(entry.method, entry.path, entry.body ?? undefined, { headers })
             this.state.away = false
@@ -183,7 +225,9 @@ export class Outbox {
         } catch (error) {
             const problem = error instanceof KitchenProblem ? error.problem : UNREACHABLE
             // one that the kitchen breaks on keeps nobody else waiting for ever
-            const isRefused = (problem.status >= 400 && problem.status < 500 && problem.status !== 408 && problem.status !== 429) || (problem.status === 500 && this.tries >= MOST_BROKEN)
+            const isRefused =
+                (problem.status >= 400 && problem.status < 500 && problem.status !== 408 && problem.status !== 429) ||
+                (problem.status === 500 && this.tries >= MOST_BROKEN)
             this.state.away = !isRefused && problem.status !== 429
             if (!isRefused) return false
             if (entry.method === 'DELETE' && problem.status === 404) this.acknowledged(entry, undefined)
@@ -281,7 +325,7 @@ export class Outbox {
 
 /** What two people wrote in one field, as the kitchen tells it. */
 export function conflictsOf(problem: Problem | null): NonNullable<Problem['conflicts']> {
-    return problem?.code === 'conflict' ? problem.conflicts ?? [] : []
+    return problem?.code === 'conflict' ? (problem.conflicts ?? []) : []
 }
 
 export const GONE = refusal('not-found', 'Gone', 'It was taken away meanwhile. What you wrote is kept here until you have seen to it.')

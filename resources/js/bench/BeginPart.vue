@@ -11,9 +11,24 @@ const { sheet } = useSheet()
 const { answer } = useQuestion()
 
 const steps = computed(() => [
-    { id: 'dog', does: 'Say who eats it', how: 'A name, a weight and an age are enough; the rest is asked when it matters.', done: kitchen.dogs.length > 0 },
-    { id: 'recipe', does: 'Write or paste a recipe', how: 'A food on each line of the sheet, as one would tell it. A page, a file or a talk comes in by “Bring in”.', done: sheet.value.text.trim() !== '' },
-    { id: 'answer', does: 'Read what comes back', how: 'What it may not eat, how many pieces a day, and why.', done: kitchen.dogs.length > 0 && answer.value !== null && answer.value.lines.length > 0 },
+    {
+        id: 'dog',
+        does: 'Say who eats it',
+        how: 'A name, a weight and an age are enough; the rest is asked when it matters.',
+        done: kitchen.dogs.length > 0,
+    },
+    {
+        id: 'recipe',
+        does: 'Write or paste a recipe',
+        how: 'A food on each line of the sheet, as one would tell it. A page, a file or a talk comes in by “Bring in”.',
+        done: sheet.value.text.trim() !== '',
+    },
+    {
+        id: 'answer',
+        does: 'Read what comes back',
+        how: 'What it may not eat, how many pieces a day, and why.',
+        done: kitchen.dogs.length > 0 && answer.value !== null && answer.value.lines.length > 0,
+    },
 ])
 </script>
 
@@ -21,7 +36,7 @@ const steps = computed(() => [
     <section class="begin" aria-labelledby="begin-title">
         <h2 id="begin-title">A kitchen begins with a dog</h2>
         <ol>
-            <li v-for="(step, n) in steps" :key="step.id" :class="{ 'begin__done': step.done }">
+            <li v-for="(step, n) in steps" :key="step.id" :class="{ begin__done: step.done }">
                 <span class="begin__mark" aria-hidden="true">{{ step.done ? '✓' : n + 1 }}</span>
                 <div>
                     <h3>{{ step.does }}<span v-if="step.done" class="unseen">, done</span></h3>

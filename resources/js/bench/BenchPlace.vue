@@ -49,34 +49,72 @@ const clipped = ref('')
 /** What was opened once stays, with what was pasted into it. */
 const wereClips = ref(false)
 useReturn(clips)
-watch(clips, (are) => { if (are) wereClips.value = true })
+watch(clips, (are) => {
+    if (are) wereClips.value = true
+})
 const copied = ref('')
-watch([() => sheet.value.text, () => sheet.value.steps], () => { copied.value = '' })
+watch([() => sheet.value.text, () => sheet.value.steps], () => {
+    copied.value = ''
+})
 const doubts = computed(() => (answer.value?.explain?.doubts ?? []).filter((one) => one.row === null))
 
-hooks.bringIn = (content) => {
+function bringIn(content = ''): void {
     clipped.value = content
     clips.value = true
 }
+hooks.bringIn = bringIn
 
 async function keepAll(clippings: Clipping[]): Promise<void> {
     try {
-        for (const { title, text, steps, source, times, ...one } of clippings) await kitchen.all.recipes.keep(null, { title, text, steps, source, yield: one.yield, prepMinutes: times.prepMinutes, bakeMinutes: times.bakeMinutes })
+        for (const { title, text, steps, source, times, ...one } of clippings)
+            await kitchen.all.recipes.keep(null, {
+                title,
+                text,
+                steps,
+                source,
+                yield: one.yield,
+                prepMinutes: times.prepMinutes,
+                bakeMinutes: times.bakeMinutes,
+            })
     } catch (error) {
         trouble.value = wordsOf(error)
     }
 }
 const amountsAs = computed(() => kitchen.kitchen?.amountsAs ?? 'grams')
-const cut = computed<Cut>({ get: () => sheet.value.cut, set: (value) => { sheet.value.cut = value } })
-const texture = computed<Sheet['texture']>({ get: () => sheet.value.texture, set: (value) => { sheet.value.texture = value } })
-const textProblem = computed(() => refusal.value !== null && !/^\/(cut|recipe\/parts)/.test(refusal.value.path) ? refusal.value.message : null)
+const cut = computed<Cut>({
+    get: () => sheet.value.cut,
+    set: (value) => {
+        sheet.value.cut = value
+    },
+})
+const texture = computed<Sheet['texture']>({
+    get: () => sheet.value.texture,
+    set: (value) => {
+        sheet.value.texture = value
+    },
+})
+const textProblem = computed(() => (refusal.value !== null && !/^\/(cut|recipe\/parts)/.test(refusal.value.path) ? refusal.value.message : null))
 const isLate = computed(() => freshness.value === 'late')
 const isWritten = computed(() => sheet.value.text.trim() !== '' || sheet.value.steps.trim() !== '')
 const hasMethod = computed(() => sheet.value.steps.trim() !== '')
 
-const KEEPING = { blank: '', browser: 'kept in this browser', keeping: 'putting it on the shelf…', kept: 'on the shelf', waiting: 'waits for the kitchen; kept in this browser, and sent by itself', refused: 'not on the shelf yet; kept in this browser' }
+const KEEPING = {
+    blank: '',
+    browser: 'kept in this browser',
+    keeping: 'putting it on the shelf…',
+    kept: 'on the shelf',
+    waiting: 'waits for the kitchen; kept in this browser, and sent by itself',
+    refused: 'not on the shelf yet; kept in this browser',
+}
 
-const amounts = computed({ get: () => amountsAs.value, set: (as) => { kitchen.change({ amountsAs: as }).catch((error: unknown) => { trouble.value = wordsOf(error) }) } })
+const amounts = computed({
+    get: () => amountsAs.value,
+    set: (as) => {
+        kitchen.change({ amountsAs: as }).catch((error: unknown) => {
+            trouble.value = wordsOf(error)
+        })
+    },
+})
 
 /** A sheet has an address: its recipe's, once it is on the shelf; else its own. */
 const address = computed(() => sheet.value.recipeId ?? id.value)
@@ -88,11 +126,16 @@ async function follow(asked: string): Promise<void> {
     try {
         await openSlip({ id: asked })
     } catch (error) {
-        trouble.value = error instanceof KitchenProblem && error.problem.status === 404 ? 'No recipe has this address. If it was taken off the shelf, it lies in the trash, in the Cupboard.' : wordsOf(error)
+        trouble.value =
+            error instanceof KitchenProblem && error.problem.status === 404
+                ? 'No recipe has this address. If it was taken off the shelf, it lies in the trash, in the Cupboard.'
+                : wordsOf(error)
     }
 }
-const asked = computed(() => route.name === 'bench' ? String(route.params['sheet'] ?? '') : null)
-watch(asked, (now, before) => { if (now !== null && now !== '' && before !== undefined) void follow(now) })
+const asked = computed(() => (route.name === 'bench' ? String(route.params['sheet'] ?? '') : null))
+watch(asked, (now, before) => {
+    if (now !== null && now !== '' && before !== undefined) void follow(now)
+})
 onMounted(async () => {
     if (asked.value !== null && asked.value !== '') await follow(asked.value)
     if (route.name === 'bench' && asked.value !== address.value) await router.replace(`/bench/${address.value}`)
@@ -115,7 +158,9 @@ async function open(slip: { id: string }): Promise<void> {
 /** What is selected, else the whole recipe under its title, for a message. */
 async function copy(): Promise<void> {
     const { main } = paper.state.selection
-    const words = main.empty ? `${sheet.value.title.trim() === '' ? '' : `${sheet.value.title}\n\n`}${paper.document}` : paper.state.sliceDoc(main.from, main.to)
+    const words = main.empty
+        ? `${sheet.value.title.trim() === '' ? '' : `${sheet.value.title}\n\n`}${paper.document}`
+        : paper.state.sliceDoc(main.from, main.to)
     try {
         await navigator.clipboard.writeText(words)
         copied.value = main.empty ? 'The recipe is copied.' : 'What is selected is copied.'
@@ -154,19 +199,34 @@ useEventListener(document, 'keydown', (event) => {
         <h1 class="unseen">{{ sheet.title === '' ? 'Untitled sheet' : sheet.title }}, on the bench</h1>
         <DogTable :answer="answer" />
         <p v-if="silent !== null" class="trouble" role="alert">{{ silent }} <v-btn variant="outlined" @click="ask()">Ask again</v-btn></p>
-        <p v-if="trouble !== null" class="trouble" role="alert">{{ trouble }} <v-btn variant="outlined" :icon="mdiClose" aria-label="Put this message away" @click="trouble = null" /></p>
+        <p v-if="trouble !== null" class="trouble" role="alert">
+            {{ trouble }} <v-btn variant="outlined" :icon="mdiClose" aria-label="Put this message away" @click="trouble = null" />
+        </p>
         <div class="bench__halves">
             <section class="sheet" aria-label="The sheet">
                 <OpenSheets />
                 <header class="sheet__head">
                     <SheetTitle />
-                    <p class="sheet__kept" role="status"><template v-if="copied !== ''">{{ `${copied} ` }}</template>{{ sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping] }}<template v-if="problem !== null">: {{ problem }} <v-btn class="link" @click="sheet.recipeId === null ? keepAsNew() : keep()">Try again</v-btn></template></p>
+                    <p class="sheet__kept" role="status">
+                        <template v-if="copied !== ''">{{ `${copied} ` }}</template>{{
+                            sheet.recipeId === null && keeping === 'kept' ? '' : KEEPING[keeping]
+                        }}<template v-if="problem !== null"
+                            >: {{ problem }} <v-btn class="link" @click="sheet.recipeId === null ? keepAsNew() : keep()">Try again</v-btn></template
+                        >
+                    </p>
                     <div v-roving class="sheet__tools" role="toolbar" aria-label="For this sheet">
                         <HistoryButtons />
                         <IconButton label="Copy the recipe" :icon="mdiContentCopy" :disabled="!isWritten" @click="copy" />
-                        <SwitchRow v-model="amounts" label="Amounts shown as" :items="[{ value: 'grams', title: 'grams' }, { value: 'cups', title: 'cups' }]" />
+                        <SwitchRow
+                            v-model="amounts"
+                            label="Amounts shown as"
+                            :items="[
+                                { value: 'grams', title: 'grams' },
+                                { value: 'cups', title: 'cups' },
+                            ]"
+                        />
                         <v-btn v-if="sheet.recipeId === null" variant="tonal" :disabled="!isWritten" @click="keepAsNew">Keep on the shelf</v-btn>
-                        <v-btn class="sheet__bring" @click="clipped = ''; clips = true">Bring in</v-btn>
+                        <v-btn class="sheet__bring" @click="bringIn()">Bring in</v-btn>
                         <v-btn @click="blank">New sheet</v-btn>
                         <v-btn to="/shelf">Shelf</v-btn>
                     </div>
@@ -175,46 +235,94 @@ useEventListener(document, 'keydown', (event) => {
                 <p v-if="textProblem !== null" class="problem" role="alert">{{ textProblem }}</p>
                 <PaperSheet :amounts-as="amountsAs" />
                 <p v-if="isWritten && !hasMethod" class="sheet__method"><v-btn class="start" @click="beginMethod">Write the method</v-btn></p>
-                <section v-if="doubts.length > 0" class="doubts" aria-label="Questions about this recipe"><h3 class="sheet__part">Questions</h3><ul><li v-for="one in doubts" :key="one.text + one.question"><q>{{ one.text }}</q> {{ one.question }}</li></ul></section>
-                <p v-if="sheet.source !== null || sheet.yield !== null" class="hint">{{ [sheet.source === null ? null : `From ${sheet.source}`, sheet.yield === null ? null : `makes ${sheet.yield}`].filter(Boolean).join(' · ') }}</p>
+                <section v-if="doubts.length > 0" class="doubts" aria-label="Questions about this recipe">
+                    <h3 class="sheet__part">Questions</h3>
+                    <ul>
+                        <li v-for="one in doubts" :key="one.text + one.question">
+                            <q>{{ one.text }}</q> {{ one.question }}
+                        </li>
+                    </ul>
+                </section>
+                <p v-if="sheet.source !== null || sheet.yield !== null" class="hint">
+                    {{
+                        [sheet.source === null ? null : `From ${sheet.source}`, sheet.yield === null ? null : `makes ${sheet.yield}`]
+                            .filter(Boolean)
+                            .join(' · ')
+                    }}
+                </p>
                 <div v-if="!isWritten && kitchen.recipes.length > 0" class="sheet__starts">
                     <p>Or take one from the shelf:</p>
-                    <v-btn v-for="recipe in kitchen.recipes.slice(0, 12)" :key="recipe.id" class="start" @click="open(recipe)">{{ recipe.title }}</v-btn>
+                    <v-btn v-for="recipe in kitchen.recipes.slice(0, 12)" :key="recipe.id" class="start" @click="open(recipe)">{{
+                        recipe.title
+                    }}</v-btn>
                 </div>
             </section>
             <aside class="outcome" aria-label="What it comes to">
                 <RescuePanel v-if="rescuing" @close="rescuing = false" />
                 <template v-else>
-                    <BeginPart v-if="kitchen.kitchen !== null && kitchen.dogs.length === 0" @bring="clipped = ''; clips = true" />
+                    <BeginPart v-if="kitchen.kitchen !== null && kitchen.dogs.length === 0" @bring="bringIn()" />
                     <VerdictWords @rescue="rescuing = true" />
                     <template v-if="answer !== null && answer.lines.length > 0">
                         <div class="piece-row">
                             <PieceDrawing :parts="answer.parts" :cut="cut" />
                             <button type="button" class="piece" :aria-expanded="showsMade" @click="showsMade = !showsMade">
-                                <span aria-live="polite"><strong>{{ figure(answer.piece.kcal.best) }}</strong> kcal a piece</span>
-                                <span aria-live="polite"><strong>{{ Math.floor(answer.piece.count.best + 1e-9) }}</strong> pieces</span>
-                                <span><strong>{{ grams(answer.piece.bakedGrams.best) }}</strong> each, out of the oven</span>
+                                <span aria-live="polite"
+                                    ><strong>{{ figure(answer.piece.kcal.best) }}</strong> kcal a piece</span
+                                >
+                                <span aria-live="polite"
+                                    ><strong>{{ Math.floor(answer.piece.count.best + 1e-9) }}</strong> pieces</span
+                                >
+                                <span
+                                    ><strong>{{ grams(answer.piece.bakedGrams.best) }}</strong> each, out of the oven</span
+                                >
                             </button>
                         </div>
                         <div v-if="showsMade" class="made">
                             <h3>How the figures were made</h3>
                             <CompositionPanel v-if="answer.batch.explain" :panel="answer.batch.explain.panel" />
-                            <p v-if="answer.batch.cost">This batch costs {{ answer.batch.cost.known.toFixed(2) }}<template v-if="answer.batch.cost.share < .995">, counting the {{ Math.round(100 * answer.batch.cost.share) }} % of it whose price is known</template>.</p>
+                            <p v-if="answer.batch.cost">
+                                This batch costs {{ answer.batch.cost.known.toFixed(2)
+                                }}<template v-if="answer.batch.cost.share < 0.995"
+                                    >, counting the {{ Math.round(100 * answer.batch.cost.share) }} % of it whose price is known</template
+                                >.
+                            </p>
                             <p>A piece: {{ spread(answer.piece.kcal) }} kcal; the batch: {{ spread(answer.batch.kcal) }} kcal.</p>
-                            <p v-for="sentence in [...(answer.piece.explain?.made ?? []), ...(answer.batch.explain?.made ?? [])]" :key="sentence">{{ sentence }}</p>
+                            <p v-for="sentence in [...(answer.piece.explain?.made ?? []), ...(answer.batch.explain?.made ?? [])]" :key="sentence">
+                                {{ sentence }}
+                            </p>
                         </div>
                         <ul v-if="answer.rations.length > 0" class="rations" aria-label="Rations">
-                            <RationPlate v-for="ration in answer.rations" :key="ration.dog" :ration="ration" :verdict="answer.verdict.dogs.find((dog) => dog.name === ration.dog)" @confirm="confirm" @take-back="takeBack" />
+                            <RationPlate
+                                v-for="ration in answer.rations"
+                                :key="ration.dog"
+                                :ration="ration"
+                                :verdict="answer.verdict.dogs.find((dog) => dog.name === ration.dog)"
+                                @confirm="confirm"
+                                @take-back="takeBack"
+                            />
                         </ul>
                         <p v-if="answer.batch.leftGrams >= 1" class="hint">{{ grams(answer.batch.leftGrams) }} of dough fill no whole piece.</p>
                         <FeelStrip :batch="answer.batch" />
                         <PartyPlan v-if="answer.rations.length > 1" />
                     </template>
-                    <CutChooser v-model:cut="cut" v-model:texture="texture" :answer="answer" :refusal="refusal" :oddity="answer?.portions?.find((one) => one.name === null)?.oddity ?? null" />
-                    <p v-if="sheet.portions.length > 0" class="hint">This dough is cut in {{ sheet.portions.length + 1 }} portions; the cut above is for what is left.</p>
-                    <p class="outcome__ways"><v-btn variant="tonal" to="/studio">Cut studio: portions, tray, heat, scaling</v-btn><v-btn variant="tonal" to="/chart">Chart for the fridge door</v-btn></p>
+                    <CutChooser
+                        v-model:cut="cut"
+                        v-model:texture="texture"
+                        :answer="answer"
+                        :refusal="refusal"
+                        :oddity="answer?.portions?.find((one) => one.name === null)?.oddity ?? null"
+                    />
+                    <p v-if="sheet.portions.length > 0" class="hint">
+                        This dough is cut in {{ sheet.portions.length + 1 }} portions; the cut above is for what is left.
+                    </p>
+                    <p class="outcome__ways">
+                        <v-btn variant="tonal" to="/studio">Cut studio: portions, tray, heat, scaling</v-btn
+                        ><v-btn variant="tonal" to="/chart">Chart for the fridge door</v-btn>
+                    </p>
                     <FoldPart v-if="answer !== null && answer.assumptions.length > 0" :title="`Taken for granted (${answer.assumptions.length})`">
-                        <ul class="assumed"><li v-for="one in answer.assumptions" :key="one.code + one.message">{{ one.message }}</li></ul>
+                        <ul class="assumed">
+                            <li v-for="one in answer.assumptions" :key="one.code + one.message">{{ one.message }}</li>
+                        </ul>
                     </FoldPart>
                 </template>
             </aside>

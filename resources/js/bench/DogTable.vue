@@ -17,8 +17,8 @@ const SeatAnother = defineAsyncComponent(() => import('./SeatAnother.vue'))
 
 /** Of more dogs than this those at the table are shown, and the others are found by typing. */
 const MANY = 12
-const shown = computed(() => kitchen.dogs.length <= MANY ? kitchen.dogs : kitchen.atTable)
-const others = computed(() => kitchen.dogs.length <= MANY ? [] : kitchen.dogs.filter((dog) => !dog.atTable))
+const shown = computed(() => (kitchen.dogs.length <= MANY ? kitchen.dogs : kitchen.atTable))
+const others = computed(() => (kitchen.dogs.length <= MANY ? [] : kitchen.dogs.filter((dog) => !dog.atTable)))
 
 function seat(id: string): void {
     const dog = others.value.find((one) => one.id === id)
@@ -40,11 +40,15 @@ function worst(dog: Dog): Level | null {
                 <button type="button" class="seat" :class="{ 'seat--taken': dog.atTable }" :aria-pressed="dog.atTable" @click="kitchen.seat(dog)">
                     <span class="seat__name">{{ dog.name }}</span>
                     <span class="seat__facts">{{ dog.weightKg === null ? 'no weight' : units.kg(dog.weightKg) }} · {{ age(dog.ageMonths) }}</span>
-                    <span v-if="dog.atTable && worst(dog) !== null" class="seat__worst"><FindingMark :level="worst(dog)!" /><span>{{ LEVELS[worst(dog)!].word }}</span></span>
+                    <span v-if="dog.atTable && worst(dog) !== null" class="seat__worst"
+                        ><FindingMark :level="worst(dog)!" /><span>{{ LEVELS[worst(dog)!].word }}</span></span
+                    >
                 </button>
             </li>
             <li v-if="others.length > 0" data-own-stop><SeatAnother class="table__others" :dogs="others" @seat="seat" /></li>
-            <li><router-link class="seat seat--new" to="/dogs/new"><v-icon :icon="mdiPlus" size="20" aria-hidden="true" /> Add a dog</router-link></li>
+            <li>
+                <router-link class="seat seat--new" to="/dogs/new"><v-icon :icon="mdiPlus" size="20" aria-hidden="true" /> Add a dog</router-link>
+            </li>
         </ul>
     </section>
 </template>

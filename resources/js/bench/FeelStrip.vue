@@ -16,12 +16,21 @@ const { question } = useQuestion()
 const opened = ref(false)
 const felt = ref('')
 const wanted = ref('')
-const { answer: advice, problem, stale } = useAsked<DoughAnswer>({
+const {
+    answer: advice,
+    problem,
+    stale,
+} = useAsked<DoughAnswer>({
     of: [opened, felt, wanted, () => props.batch],
     ask: (signal) => {
         const asked = question()
 
-        return asked === null || !opened.value ? null : api.dough({ ...asked, ...(felt.value === '' ? {} : { feels: felt.value }), ...(wanted.value === '' ? {} : { wants: wanted.value }) }, signal)
+        return asked === null || !opened.value
+            ? null
+            : api.dough(
+                  { ...asked, ...(felt.value === '' ? {} : { feels: felt.value }), ...(wanted.value === '' ? {} : { wants: wanted.value }) },
+                  signal,
+              )
     },
 })
 
@@ -29,7 +38,7 @@ const { answer: advice, problem, stale } = useAsked<DoughAnswer>({
 const [DRAWN_FROM, DRAWN_TO] = [0.4, 2.6]
 const ofMeat = computed(() => kitchen.choices?.feelsOfMeat ?? [])
 const isMeat = computed(() => ofMeat.value.some((one) => one.feel === props.batch.feel))
-const feels = computed(() => isMeat.value ? ofMeat.value : kitchen.choices?.feels ?? [])
+const feels = computed(() => (isMeat.value ? ofMeat.value : (kitchen.choices?.feels ?? [])))
 const stops = computed(() => feels.value.map((one) => ({ upTo: Math.min(one.below, DRAWN_TO), word: one.word })))
 const width = computed(() => 600 / Math.max(1, stops.value.length))
 
@@ -56,7 +65,9 @@ const place = computed(() => {
 
 <template>
     <figure class="feel">
-        <figcaption><strong>{{ batch.feel ?? 'No flour to judge a dough by' }}</strong><span v-if="batch.explain?.sign"> — {{ batch.explain.sign }}</span></figcaption>
+        <figcaption>
+            <strong>{{ batch.feel ?? 'No flour to judge a dough by' }}</strong><span v-if="batch.explain?.sign"> — {{ batch.explain.sign }}</span>
+        </figcaption>
         <svg v-if="place !== null" viewBox="0 0 600 44" class="feel__strip" aria-hidden="true">
             <g v-for="(stop, index) in stops" :key="stop.word">
                 <rect :x="index * width + 1" y="14" :width="width - 2" height="10" rx="5" :class="{ now: place.index === index }" />
@@ -66,8 +77,18 @@ const place = computed(() => {
         </svg>
         <FoldPart v-model:open="opened" title="Right for what you make of it?">
             <div class="fields">
-                <v-select v-model="felt" class="field--long" label="Under your hand it" :items="[{ id: '', name: 'is as worked out' }, ...feels.map((one) => ({ id: one.feel, name: one.feel }))]" />
-                <v-select v-model="wanted" class="field--long" label="You want" :items="[{ id: '', name: 'what the cut wants' }, ...feels.map((one) => ({ id: one.feel, name: one.feel }))]" />
+                <v-select
+                    v-model="felt"
+                    class="field--long"
+                    label="Under your hand it"
+                    :items="[{ id: '', name: 'is as worked out' }, ...feels.map((one) => ({ id: one.feel, name: one.feel }))]"
+                />
+                <v-select
+                    v-model="wanted"
+                    class="field--long"
+                    label="You want"
+                    :items="[{ id: '', name: 'what the cut wants' }, ...feels.map((one) => ({ id: one.feel, name: one.feel }))]"
+                />
             </div>
             <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
             <p v-if="advice !== null && !stale" role="status">{{ advice.says }}</p>

@@ -9,7 +9,7 @@ const emit = defineEmits<{ close: [] }>()
 const { paper, sheet } = useSheet()
 const words = ref('')
 const instead = ref('')
-const field = ref<{ focus: () => void, select: () => void } | null>(null)
+const field = ref<{ focus: () => void; select: () => void } | null>(null)
 const query = computed(() => new SearchQuery({ search: words.value, replace: instead.value, literal: true }))
 
 const count = computed(() => {
@@ -52,7 +52,9 @@ onMounted(() => {
     field.value?.focus()
     field.value?.select()
 })
-onBeforeUnmount(() => { paper.shownIn?.dispatch({ effects: setSearchQuery.of(new SearchQuery({ search: '' })) }) })
+onBeforeUnmount(() => {
+    paper.shownIn?.dispatch({ effects: setSearchQuery.of(new SearchQuery({ search: '' })) })
+})
 </script>
 
 <template>

@@ -11,7 +11,11 @@ const { depth, undo, redo } = useSheet()
 useEventListener(document, 'keydown', (event) => {
     const key = pressed(event, 'undo', 'redo')
     // a field has a history of its own
-    if (key === null || (event.target instanceof Element && event.target.closest('input, textarea, select, [contenteditable=true], .v-overlay') !== null)) return
+    if (
+        key === null ||
+        (event.target instanceof Element && event.target.closest('input, textarea, select, [contenteditable=true], .v-overlay') !== null)
+    )
+        return
     if (key === 'undo') undo()
     else redo()
     event.preventDefault()

@@ -39,18 +39,30 @@ onBeforeUnmount(paper.follow(look))
 onMounted(() => {
     if (ground.value !== null) paper.show(ground.value)
     look()
-    setTimeout(() => { void import('./LineBlock.vue') }, AHEAD_MS)
+    setTimeout(() => {
+        void import('./LineBlock.vue')
+    }, AHEAD_MS)
 })
-onBeforeUnmount(() => { paper.leave() })
+onBeforeUnmount(() => {
+    paper.leave()
+})
 
-watch([() => props.amountsAs, id], () => { paper.dispatch({ effects: shownAs.of(props.amountsAs) }) }, { immediate: true })
+watch(
+    [() => props.amountsAs, id],
+    () => {
+        paper.dispatch({ effects: shownAs.of(props.amountsAs) })
+    },
+    { immediate: true },
+)
 
 hooks.swap = (at) => {
     paper.dispatch({ effects: blockOpened.of(at) })
     look()
     swapping.value = true
 }
-hooks.find = () => { finding.value = true }
+hooks.find = () => {
+    finding.value = true
+}
 hooks.leave = () => {
     const was = finding.value
     finding.value = false
@@ -63,7 +75,7 @@ function close(): void {
     paper.shownIn?.focus()
 }
 
-function propose(after: { text: string, steps: string } | null): void {
+function propose(after: { text: string; steps: string } | null): void {
     paper.dispatch({ effects: proposed.of(after === null ? null : joined(after)) })
 }
 

@@ -6,7 +6,7 @@ import type { Cut, Part } from '../api/types.generated'
  * One piece from the side, cut open: what its parts are and how much of each is on it. Heights follow the grams on a piece, so that a thin
  * glaze is thin; a part too thin to be seen is drawn as thin as can be.
  */
-const props = defineProps<{ parts: Part[], cut: Cut }>()
+const props = defineProps<{ parts: Part[]; cut: Cut }>()
 
 const W = 120
 const H = 64
@@ -19,7 +19,9 @@ const isJelly = computed(() => body.value?.process === 'set')
 const isRound = computed(() => ['ball', 'round'].includes(props.cut.shape))
 
 function share(role: Part['role']): number {
-    return total.value === 0 ? 0 : onPiece.value.filter((part) => part.role === role).reduce((sum, part) => sum + part.gramsPerPiece.best, 0) / total.value
+    return total.value === 0
+        ? 0
+        : onPiece.value.filter((part) => part.role === role).reduce((sum, part) => sum + part.gramsPerPiece.best, 0) / total.value
 }
 
 function thick(role: Part['role'], whole: number): number {
@@ -34,22 +36,48 @@ const drawn = computed(() => {
     const roof = bottom - height
     const curve = isJelly.value ? 14 : isRound.value ? 9 : 4
     const outline = `M${left} ${bottom - 2} q0 2 2 2 H${right - 2} q2 0 2 -2 V${roof + curve} q0 ${-curve} ${-curve} ${-curve} H${left + curve} q${-curve} 0 ${-curve} ${curve} Z`
-    const waves = Array.from({ length: 6 }, (_, n) => `q${(right - left - 2 * curve) / 12} ${n % 2 === 0 ? -6 : 4} ${(right - left - 2 * curve) / 6} 0`).join(' ')
+    const waves = Array.from(
+        { length: 6 },
+        (_, n) => `q${(right - left - 2 * curve) / 12} ${n % 2 === 0 ? -6 : 4} ${(right - left - 2 * curve) / 6} 0`,
+    ).join(' ')
     const frosting = thick('frosting', 40)
     const filling = thick('filling', 40)
 
     return {
-        outline, coat,
+        outline,
+        coat,
         frosting: frosting === 0 ? null : `M${left + curve} ${roof + 1} V${roof - frosting} ${waves} V${roof + 1} Z`,
         filling: filling === 0 ? null : { x: left + 12, y: (roof + bottom) / 2 - filling / 2, width: right - left - 24, height: filling },
-        specks: share('dusting') > 0 || share('topping') > 0 ? Array.from({ length: 9 }, (_, n) => ({ x: left + 12 + n * (right - left - 24) / 8, y: roof - frosting - (n % 2 === 0 ? 2 : 4), r: share('topping') > 0 ? 2.6 : 1.2 })) : [],
-        liquid: share('liquid') > 0 ? `M${left + 2} ${bottom - Math.min(height - 2, thick('liquid', height))} H${right - 2} V${bottom - 1} H${left + 2} Z` : null,
+        specks:
+            share('dusting') > 0 || share('topping') > 0
+                ? Array.from({ length: 9 }, (_, n) => ({
+                      x: left + 12 + (n * (right - left - 24)) / 8,
+                      y: roof - frosting - (n % 2 === 0 ? 2 : 4),
+                      r: share('topping') > 0 ? 2.6 : 1.2,
+                  }))
+                : [],
+        liquid:
+            share('liquid') > 0
+                ? `M${left + 2} ${bottom - Math.min(height - 2, thick('liquid', height))} H${right - 2} V${bottom - 1} H${left + 2} Z`
+                : null,
     }
 })
 
-const NAMES: Record<Part['role'], string> = { body: 'dough', filling: 'filling', topping: 'topping', frosting: 'frosting', coating: 'coating', liquid: 'liquid', dusting: 'dusting' }
+const NAMES: Record<Part['role'], string> = {
+    body: 'dough',
+    filling: 'filling',
+    topping: 'topping',
+    frosting: 'frosting',
+    coating: 'coating',
+    liquid: 'liquid',
+    dusting: 'dusting',
+}
 
-const says = computed(() => onPiece.value.length < 2 && !isJelly.value ? '' : `A piece: ${onPiece.value.map((part) => `${Math.round(100 * part.gramsPerPiece.best / total.value)} % ${part.role === 'body' && isJelly.value ? 'jelly' : NAMES[part.role]}`).join(', ')}`)
+const says = computed(() =>
+    onPiece.value.length < 2 && !isJelly.value
+        ? ''
+        : `A piece: ${onPiece.value.map((part) => `${Math.round((100 * part.gramsPerPiece.best) / total.value)} % ${part.role === 'body' && isJelly.value ? 'jelly' : NAMES[part.role]}`).join(', ')}`,
+)
 </script>
 
 <template>

@@ -11,5 +11,14 @@ function seat(id: unknown): void {
 </script>
 
 <template>
-    <v-autocomplete label="Seat another" :items="dogs" item-title="name" item-value="id" :model-value="null" auto-select-first clear-on-select @update:model-value="seat" />
+    <v-autocomplete
+        label="Seat another"
+        :items="dogs"
+        item-title="name"
+        item-value="id"
+        :model-value="null"
+        auto-select-first
+        clear-on-select
+        @update:model-value="seat"
+    />
 </template>

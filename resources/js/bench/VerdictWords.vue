@@ -13,13 +13,23 @@ const verdict = computed(() => {
     const dogs = given.verdict.dogs
     const waiting = dogs.filter((dog) => !dog.cleared).map((dog) => dog.name)
     if (given.verdict.cleared) {
-        return { stop: false, words: dogs.length === 0 ? 'Nothing found that stops this batch. No dog is at the table yet.' : `Nothing found that stops this batch for ${list(dogs.map((dog) => dog.name))}.` }
+        return {
+            stop: false,
+            words:
+                dogs.length === 0
+                    ? 'Nothing found that stops this batch. No dog is at the table yet.'
+                    : `Nothing found that stops this batch for ${list(dogs.map((dog) => dog.name))}.`,
+        }
     }
 
     return { stop: true, words: waiting.length === 0 ? 'Not cleared: see the marks on the sheet.' : `Not cleared for ${list(waiting)}.` }
 })
 
-const poisons = computed(() => [...(answer.value?.lines ?? []), ...(answer.value?.steps ?? [])].filter((one) => one.findings.some((finding) => finding.level === 'never')).length)
+const poisons = computed(
+    () =>
+        [...(answer.value?.lines ?? []), ...(answer.value?.steps ?? [])].filter((one) => one.findings.some((finding) => finding.level === 'never'))
+            .length,
+)
 
 const checked = computed(() => {
     const given = answer.value
@@ -42,8 +52,12 @@ function list(names: string[]): string {
     </div>
     <div v-else-if="verdict !== null" class="verdict" :class="{ 'verdict--stop': verdict.stop, 'verdict--poison': poisons > 0 }" role="status">
         <p class="verdict__words">{{ verdict.words }}</p>
-        <p v-if="poisons > 0" class="verdict__poison">{{ poisons }} line{{ poisons === 1 ? '' : 's' }} must be swapped or taken out: no amount is acceptable.</p>
+        <p v-if="poisons > 0" class="verdict__poison">
+            {{ poisons }} line{{ poisons === 1 ? '' : 's' }} must be swapped or taken out: no amount is acceptable.
+        </p>
         <p class="verdict__checked">{{ checked }}</p>
-        <p class="verdict__acts"><v-btn variant="tonal" @click="emit('rescue')">{{ verdict.stop ? 'Rescue this recipe' : 'Change it towards a goal' }}</v-btn></p>
+        <p class="verdict__acts">
+            <v-btn variant="tonal" @click="emit('rescue')">{{ verdict.stop ? 'Rescue this recipe' : 'Change it towards a goal' }}</v-btn>
+        </p>
     </div>
 </template>

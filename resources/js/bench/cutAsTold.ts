@@ -9,8 +9,10 @@ export function cutAsTold(bake: ToldBake | undefined): Partial<Pick<Sheet, 'cut'
     const across = bake.sizeMm ?? 25
     const thick = bake.thicknessMm ?? 6
     if (bake.shape === 'ball' && bake.sizeMm !== null) told.cut = { shape: 'ball', diameterMm: across }
-    else if (bake.shape === 'square' && (bake.sizeMm !== null || bake.thicknessMm !== null)) told.cut = { shape: 'square', sideMm: across, thicknessMm: thick }
-    else if (bake.sizeMm !== null || bake.thicknessMm !== null) told.cut = { ...blankSheet().cut, shape: 'round', diameterMm: across, thicknessMm: thick }
+    else if (bake.shape === 'square' && (bake.sizeMm !== null || bake.thicknessMm !== null))
+        told.cut = { shape: 'square', sideMm: across, thicknessMm: thick }
+    else if (bake.sizeMm !== null || bake.thicknessMm !== null)
+        told.cut = { ...blankSheet().cut, shape: 'round', diameterMm: across, thicknessMm: thick }
 
     return told
 }

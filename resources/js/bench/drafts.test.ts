@@ -64,10 +64,17 @@ describe('sheets in the browser', () => {
 
     it('are kept without their history where there is no room for it, and refused aloud where there is none at all', () => {
         memory.room = 900
-        drafts.write('a', { sheet: sheet({ text: '1 egg' }), paper: { state: 'x'.repeat(900), said: { done: [], undone: [] } }, shelved: null, version: null })
+        drafts.write('a', {
+            sheet: sheet({ text: '1 egg' }),
+            paper: { state: 'x'.repeat(900), said: { done: [], undone: [] } },
+            shelved: null,
+            version: null,
+        })
         expect(drafts.read('a')?.paper).toBeNull()
         memory.room = 10
-        expect(() => { drafts.write('b', draft({ text: '1 egg' })) }).toThrow()
+        expect(() => {
+            drafts.write('b', draft({ text: '1 egg' }))
+        }).toThrow()
     })
 
     it('take over the one sheet of before, and leave aside what cannot be read', () => {
@@ -98,13 +105,34 @@ describe('what of a sheet is on the shelf', () => {
         const one = sheet({ recipeId: 'r', title: 'Rounds', text: '1 egg' })
         const known = written(one)
         expect(changedSince(known, one)).toEqual({})
-        expect(changedSince(known, { ...one, text: '2 eggs', confirmed: [{ code: 'x', line: '2 eggs', dog: null, record: 'y' }] })).toEqual({ text: '2 eggs', confirmed: [{ code: 'x', line: '2 eggs', dog: null }] })
+        expect(changedSince(known, { ...one, text: '2 eggs', confirmed: [{ code: 'x', line: '2 eggs', dog: null, record: 'y' }] })).toEqual({
+            text: '2 eggs',
+            confirmed: [{ code: 'x', line: '2 eggs', dog: null }],
+        })
         expect(Object.keys(changedSince(null, one))).toEqual(Object.keys(onShelf(one)))
         expect(asSheet({ portions: null, cut: null, text: 'a' })).toEqual({ portions: [], cut: blankSheet().cut, text: 'a' })
     })
 
     it('is the same for a recipe and the sheet that it lies on', () => {
-        const recipe = { id: 'r', version: 4, title: 'Rounds', text: '1 egg', steps: '', cut: null, texture: null, portions: null, parts: null, without: null, confirmed: [], bound: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null } as unknown as Recipe
+        const recipe = {
+            id: 'r',
+            version: 4,
+            title: 'Rounds',
+            text: '1 egg',
+            steps: '',
+            cut: null,
+            texture: null,
+            portions: null,
+            parts: null,
+            without: null,
+            confirmed: [],
+            bound: [],
+            parentId: null,
+            source: null,
+            yield: null,
+            prepMinutes: null,
+            bakeMinutes: null,
+        } as unknown as Recipe
         expect(JSON.stringify(shelvedOf(recipe))).toBe(written(sheet({ recipeId: 'r', title: 'Rounds', text: '1 egg' })))
         expect(onShelf(sheet({ title: ' ' })).title).toBe('Untitled')
     })

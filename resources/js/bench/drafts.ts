@@ -12,14 +12,22 @@ export interface Draft {
     version: number | null
 }
 
-export interface DraftEntry { id: string, title: string, recipeId: string | null, at: number }
+export interface DraftEntry {
+    id: string
+    title: string
+    recipeId: string | null
+    at: number
+}
 
 const INDEX = 'mildbowl.sheets'
 const OLD = 'mildbowl.sheet'
 const MOST = 12
 
 export class Drafts {
-    constructor(private readonly store: Store = ownStore(), private readonly clock: () => number = Date.now) {
+    constructor(
+        private readonly store: Store = ownStore(),
+        private readonly clock: () => number = Date.now,
+    ) {
         this.takeOver()
     }
 
@@ -68,7 +76,11 @@ export class Drafts {
         for (const one of [...list].sort((a, b) => a.at - b.at)) {
             if (kept.length <= MOST || one === list[0]) break
             const draft = this.read(one.id)
-            if (draft === null || isBlank(draft.sheet) || (draft.sheet.recipeId !== null && draft.shelved !== null && draft.shelved === written(draft.sheet))) {
+            if (
+                draft === null ||
+                isBlank(draft.sheet) ||
+                (draft.sheet.recipeId !== null && draft.shelved !== null && draft.shelved === written(draft.sheet))
+            ) {
                 this.store.removeItem(key(one.id))
                 kept = kept.filter((other) => other !== one)
             }

@@ -9,15 +9,17 @@ import { createSheet, SHEET } from './useSheet'
 
 /** Makes the state of the page for one application, and hands it to all its places: a baker who looks up a dog comes back to a bench that still answers. */
 export function layBench(app: App): void {
-    app.runWithContext(() => effectScope(true).run(() => {
-        const outbox = new Outbox()
-        const kitchen = createKitchen(outbox)
-        const sheet = createSheet(kitchen)
-        app.provide(OUTBOX, outbox)
-        app.provide(KITCHEN, kitchen)
-        app.provide(SHEET, sheet)
-        app.provide(QUESTION, createQuestion(sheet, kitchen))
-        app.provide(SHELVING, createShelving(sheet, kitchen, outbox))
-        useNews(kitchen, outbox)
-    }))
+    app.runWithContext(() =>
+        effectScope(true).run(() => {
+            const outbox = new Outbox()
+            const kitchen = createKitchen(outbox)
+            const sheet = createSheet(kitchen)
+            app.provide(OUTBOX, outbox)
+            app.provide(KITCHEN, kitchen)
+            app.provide(SHEET, sheet)
+            app.provide(QUESTION, createQuestion(sheet, kitchen))
+            app.provide(SHELVING, createShelving(sheet, kitchen, outbox))
+            useNews(kitchen, outbox)
+        }),
+    )
 }

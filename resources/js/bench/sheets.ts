@@ -31,12 +31,23 @@ export interface Binding {
     productId: string
 }
 
-export interface Measured { count: number | null, bakedGrams: number | null, wasteGrams: number | null }
+export interface Measured {
+    count: number | null
+    bakedGrams: number | null
+    wasteGrams: number | null
+}
 
 export const UNMEASURED: Measured = { count: null, bakedGrams: null, wasteGrams: null }
 
 /** A portion whose cut and texture are chosen, for dogs by their ids. */
-export type Portion = AskedPortion & { name: string, dogs: string[], share: number | null, cut: Cut, bake: { texture: Sheet['texture'] }, measured?: Measured | null }
+export type Portion = AskedPortion & {
+    name: string
+    dogs: string[]
+    share: number | null
+    cut: Cut
+    bake: { texture: Sheet['texture'] }
+    measured?: Measured | null
+}
 
 /** It lives in the browser until the kitchen has acknowledged it. */
 export interface Sheet {
@@ -66,8 +77,24 @@ export interface Sheet {
 
 export function blankSheet(): Sheet {
     return {
-        recipeId: null, title: '', text: '', steps: '', confirmed: [], bound: [], portions: [], parts: [], without: [], parentId: null, source: null, yield: null, prepMinutes: null, bakeMinutes: null, ovenC: null, measured: { ...UNMEASURED },
-        cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 }, texture: 'biscuit',
+        recipeId: null,
+        title: '',
+        text: '',
+        steps: '',
+        confirmed: [],
+        bound: [],
+        portions: [],
+        parts: [],
+        without: [],
+        parentId: null,
+        source: null,
+        yield: null,
+        prepMinutes: null,
+        bakeMinutes: null,
+        ovenC: null,
+        measured: { ...UNMEASURED },
+        cut: { shape: 'round', diameterMm: 25, thicknessMm: 6 },
+        texture: 'biscuit',
     }
 }
 
@@ -76,27 +103,54 @@ export function sheetOf(recipe: Recipe): Sheet {
     const { id, title, text, steps, parentId, source, prepMinutes, bakeMinutes } = recipe
 
     return {
-        ...blank, recipeId: id, title, text, steps, parentId, source, yield: recipe.yield, prepMinutes, bakeMinutes,
-        portions: (recipe.portions ?? []) as Portion[], parts: recipe.parts ?? [], without: recipe.without ?? [], cut: recipe.cut ?? blank.cut, texture: recipe.texture ?? blank.texture, confirmed: recipe.confirmed, bound: recipe.bound,
+        ...blank,
+        recipeId: id,
+        title,
+        text,
+        steps,
+        parentId,
+        source,
+        yield: recipe.yield,
+        prepMinutes,
+        bakeMinutes,
+        portions: (recipe.portions ?? []) as Portion[],
+        parts: recipe.parts ?? [],
+        without: recipe.without ?? [],
+        cut: recipe.cut ?? blank.cut,
+        texture: recipe.texture ?? blank.texture,
+        confirmed: recipe.confirmed,
+        bound: recipe.bound,
     }
 }
 
 /** How the sheet is divided, as it is kept: nothing said is nothing kept. */
 export function divided({ portions, parts, without }: Sheet): Pick<Recipe, 'portions' | 'parts' | 'without'> {
-    return { portions: portions.length === 0 ? null : portions, parts: parts.length === 0 ? null : parts, without: without.length === 0 ? null : without }
+    return {
+        portions: portions.length === 0 ? null : portions,
+        parts: parts.length === 0 ? null : parts,
+        without: without.length === 0 ? null : without,
+    }
 }
 
 export const UNTITLED = 'Untitled'
 
 /** What of a sheet is kept on the shelf. */
-export type OnShelf = Required<Pick<RecipeFields, 'title' | 'text' | 'steps' | 'cut' | 'texture' | 'portions' | 'parts' | 'without' | 'confirmed' | 'bound'>>
+export type OnShelf = Required<
+    Pick<RecipeFields, 'title' | 'text' | 'steps' | 'cut' | 'texture' | 'portions' | 'parts' | 'without' | 'confirmed' | 'bound'>
+>
 
 export function onShelf(sheet: Sheet): OnShelf {
     const { title, text, steps, cut, texture, confirmed, bound } = sheet
 
     return {
-        title: title.trim() === '' ? UNTITLED : title, text, steps, cut, texture, ...divided(sheet),
-        confirmed: confirmed.map(({ code, line, dog }) => ({ code, line, dog })), bound: bound.map(({ line, productId }) => ({ line, productId })),
+        title: title.trim() === '' ? UNTITLED : title,
+        text,
+        steps,
+        cut,
+        texture,
+        ...divided(sheet),
+        confirmed: confirmed.map(({ code, line, dog }) => ({ code, line, dog })),
+        bound: bound.map(({ line, productId }) => ({ line, productId })),
     }
 }
 
@@ -113,9 +167,11 @@ export function written(sheet: Sheet): string {
 /** What of a sheet differs from what the shelf is known to hold. */
 export function changedSince(shelved: string | null, sheet: Sheet): Partial<OnShelf> {
     const now = onShelf(sheet)
-    const was = shelved === null ? null : JSON.parse(shelved) as Partial<OnShelf>
+    const was = shelved === null ? null : (JSON.parse(shelved) as Partial<OnShelf>)
 
-    return Object.fromEntries(Object.entries(now).filter(([key, value]) => was === null || JSON.stringify(was[key as keyof OnShelf]) !== JSON.stringify(value)))
+    return Object.fromEntries(
+        Object.entries(now).filter(([key, value]) => was === null || JSON.stringify(was[key as keyof OnShelf]) !== JSON.stringify(value)),
+    )
 }
 
 /** A change of what is on the shelf, as a sheet takes it. */
@@ -124,8 +180,12 @@ export function asSheet(change: Partial<OnShelf>): Partial<Sheet> {
     const blank = blankSheet()
 
     return {
-        ...same, ...(portions === undefined ? {} : { portions: (portions ?? []) as Portion[] }), ...(parts === undefined ? {} : { parts: parts ?? [] }), ...(without === undefined ? {} : { without: without ?? [] }),
-        ...(cut === undefined ? {} : { cut: cut ?? blank.cut }), ...(texture === undefined ? {} : { texture: texture ?? blank.texture }),
+        ...same,
+        ...(portions === undefined ? {} : { portions: (portions ?? []) as Portion[] }),
+        ...(parts === undefined ? {} : { parts: parts ?? [] }),
+        ...(without === undefined ? {} : { without: without ?? [] }),
+        ...(cut === undefined ? {} : { cut: cut ?? blank.cut }),
+        ...(texture === undefined ? {} : { texture: texture ?? blank.texture }),
     }
 }
 
@@ -134,16 +194,32 @@ export function isBlank(sheet: Sheet): boolean {
 }
 
 /** What is said of a sheet beside its words, and goes back with them. A confirmation does not: it stands in the record, and is taken back there. */
-export const SAID = ['recipeId', 'parentId', 'title', 'cut', 'texture', 'portions', 'parts', 'without', 'ovenC', 'measured', 'bound', 'source', 'yield', 'prepMinutes', 'bakeMinutes'] as const
+export const SAID = [
+    'recipeId',
+    'parentId',
+    'title',
+    'cut',
+    'texture',
+    'portions',
+    'parts',
+    'without',
+    'ovenC',
+    'measured',
+    'bound',
+    'source',
+    'yield',
+    'prepMinutes',
+    'bakeMinutes',
+] as const
 
-export type Said = Pick<Sheet, typeof SAID[number]>
+export type Said = Pick<Sheet, (typeof SAID)[number]>
 
 export function saidOf(sheet: Sheet): Said {
     return JSON.parse(JSON.stringify(Object.fromEntries(SAID.map((key) => [key, sheet[key]])))) as Said
 }
 
 /** What differs between two, as a change that can be made and taken back; null when nothing does. */
-export function differenceOf(before: Partial<Said>, after: Partial<Said>): { before: string, after: string } | null {
+export function differenceOf(before: Partial<Said>, after: Partial<Said>): { before: string; after: string } | null {
     const keys = SAID.filter((key) => key in after && JSON.stringify(before[key]) !== JSON.stringify(after[key]))
     const of = (said: Partial<Said>): string => JSON.stringify(Object.fromEntries(keys.map((key) => [key, said[key]])))
 

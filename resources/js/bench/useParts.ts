@@ -8,14 +8,17 @@ export function useParts() {
     const { sheet } = useSheet()
     const { answer, refusal } = useQuestion()
 
-    const of = (part: Part) => (one: { section?: string | null }): boolean => headingKey(one.section) === headingKey(part.section)
+    const of =
+        (part: Part) =>
+        (one: { section?: string | null }): boolean =>
+            headingKey(one.section) === headingKey(part.section)
 
     /** What was said of a part, made on the first change; what is null is guessed again. */
     function say(part: Part, change: Partial<AskedPart>): void {
-        const parts: AskedPart[] = sheet.value.parts.map((one) => change.role === 'body' && one.role === 'body' ? { ...one, role: null } : one)
+        const parts: AskedPart[] = sheet.value.parts.map((one) => (change.role === 'body' && one.role === 'body' ? { ...one, role: null } : one))
         const at = parts.findIndex(of(part))
         const next = { ...(parts[at] ?? { section: part.section }), ...change }
-        sheet.value.parts = at === -1 ? [...parts, next] : parts.map((one, number) => number === at ? next : one)
+        sheet.value.parts = at === -1 ? [...parts, next] : parts.map((one, number) => (number === at ? next : one))
     }
 
     function keep(part: Part, change: Partial<Part['keeps']>): void {
@@ -36,7 +39,9 @@ export function useParts() {
 
     function toggleWithout(dog: string, part: Part): void {
         if (part.section === null) return
-        const others = (sheet.value.without.find((one) => one.dog === dog)?.sections ?? []).filter((section) => headingKey(section) !== headingKey(part.section))
+        const others = (sheet.value.without.find((one) => one.dog === dog)?.sections ?? []).filter(
+            (section) => headingKey(section) !== headingKey(part.section),
+        )
         const sections = goesWithout(dog, part) ? others : [...others, part.section]
         sheet.value.without = [...sheet.value.without.filter((one) => one.dog !== dog), ...(sections.length === 0 ? [] : [{ dog, sections }])]
     }
@@ -46,9 +51,13 @@ export function useParts() {
         const found = refusal.value === null ? null : /^\/recipe\/parts\/(\d+)/.exec(refusal.value.path)
         if (found === null) return null
         // what was said of a heading that is gone waits, and is not counted
-        const asked = sheet.value.parts.filter((one) => (answer.value?.parts ?? []).some((other) => [other.section, ...other.sections].some((section) => headingKey(one.section) === headingKey(section))))
+        const asked = sheet.value.parts.filter((one) =>
+            (answer.value?.parts ?? []).some((other) =>
+                [other.section, ...other.sections].some((section) => headingKey(one.section) === headingKey(section)),
+            ),
+        )
 
-        return Number(found[1]) === asked.findIndex(of(part)) ? refusal.value?.message ?? null : null
+        return Number(found[1]) === asked.findIndex(of(part)) ? (refusal.value?.message ?? null) : null
     }
 
     return { say, keep, forget, said, goesWithout, toggleWithout, problem }
@@ -56,5 +65,9 @@ export function useParts() {
 
 /** "the frosting" of "For the frosting". */
 export function plainly(part: Part): string {
-    return part.section === null ? part.role === 'body' ? 'the dough' : 'the lines under no heading' : part.section.replace(/^for /i, '').replace(/^The /, 'the ')
+    return part.section === null
+        ? part.role === 'body'
+            ? 'the dough'
+            : 'the lines under no heading'
+        : part.section.replace(/^for /i, '').replace(/^The /, 'the ')
 }

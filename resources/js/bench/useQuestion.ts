@@ -22,14 +22,16 @@ export type Freshness = 'none' | 'fresh' | 'asking' | 'late'
 /** What is asked about the sheet, and how fresh the answer is. */
 export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: KitchenOnPage) {
     const answer = shallowRef<FormulateAnswer | null>(null)
-    const refusal = ref<{ message: string, path: string } | null>(null)
+    const refusal = ref<{ message: string; path: string } | null>(null)
     const silent = ref<string | null>(null)
     const freshness = ref<Freshness>('none')
     const answeredIn = ref<number | null>(null)
     let running: AbortController | null = null
     let turn = 0
     let late: ReturnType<typeof setTimeout> | undefined
-    const again = useAgain(() => { void ask() })
+    const again = useAgain(() => {
+        void ask()
+    })
 
     /** The same question stays the same object, whatever it was put together from has been told anew. */
     const request = computed<AskedRecipe | null>((before) => {
@@ -58,8 +60,10 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
     }
 
     /** What a vet said and the kitchen has not yet written down: once it has, it adds it by itself. */
-    function saidOnTheWay(): { code: string, line: null, dog: string | null }[] {
-        return kitchen.words.filter((word) => word.level === 'ask-vet' && kitchen.all.words.waits(word.id)).map((word) => ({ code: word.code, line: null, dog: word.dogId }))
+    function saidOnTheWay(): { code: string; line: null; dog: string | null }[] {
+        return kitchen.words
+            .filter((word) => word.level === 'ask-vet' && kitchen.all.words.waits(word.id))
+            .map((word) => ({ code: word.code, line: null, dog: word.dogId }))
     }
 
     function forget(): void {
@@ -112,7 +116,10 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
 
     /** Nothing is put around letters that are still being composed. */
     async function composed(): Promise<void> {
-        while (paper.shownIn?.composing === true) await new Promise((resolve) => { setTimeout(resolve, 40) })
+        while (paper.shownIn?.composing === true)
+            await new Promise((resolve) => {
+                setTimeout(resolve, 40)
+            })
     }
 
     function settled(as: Freshness): void {
@@ -121,7 +128,7 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
         freshness.value = as
     }
 
-    let soon: { frame: number, timer: ReturnType<typeof setTimeout> } | null = null
+    let soon: { frame: number; timer: ReturnType<typeof setTimeout> } | null = null
 
     /** The letter first: the question goes out once the frame that shows it is painted. */
     function askSoon(): void {
@@ -133,25 +140,36 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
             soon = null
             void ask()
         }
-        soon = { frame: requestAnimationFrame(() => { setTimeout(now) }), timer: setTimeout(now, NO_FRAME_MS) }
+        soon = {
+            frame: requestAnimationFrame(() => {
+                setTimeout(now)
+            }),
+            timer: setTimeout(now, NO_FRAME_MS),
+        }
     }
 
     function changed(): void {
         if (request.value !== null && freshness.value !== 'late') {
             freshness.value = 'asking'
-            late ??= setTimeout(() => { freshness.value = 'late' }, LATE_AFTER_MS)
+            late ??= setTimeout(() => {
+                freshness.value = 'late'
+            }, LATE_AFTER_MS)
         }
         askSoon()
     }
 
-    watch(id, () => {
-        // another sheet: nothing of the one before may stand beside it
-        turn++
-        running?.abort()
-        forget()
-        refusal.value = null
-        settled('none')
-    }, { flush: 'sync' })
+    watch(
+        id,
+        () => {
+            // another sheet: nothing of the one before may stand beside it
+            turn++
+            running?.abort()
+            forget()
+            refusal.value = null
+            settled('none')
+        },
+        { flush: 'sync' },
+    )
     watch([request, () => kitchen.version], changed, { immediate: true })
 
     /** The question as the sheet stands, for whoever asks something else about it. */

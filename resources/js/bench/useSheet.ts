@@ -35,8 +35,22 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     const shelved = ref<string | null>(null)
     /** the version of the recipe it was written on */
     const version = ref<number | null>(null)
-    const putAway = shallowRef<{ id: string, draft: NonNullable<ReturnType<Drafts['read']>> } | null>(null)
-    const hooks: Hooks = { swap: nothing, find: nothing, leave: () => false, bringIn: nothing, tell: (words) => { trouble.value = words }, words: () => ({ vocabulary: kitchen.vocabulary, coming: kitchen.vocabulary === null ? kitchen.opened() : null, own: kitchen.ownWords, written: kitchen.writtenRecipes }) }
+    const putAway = shallowRef<{ id: string; draft: NonNullable<ReturnType<Drafts['read']>> } | null>(null)
+    const hooks: Hooks = {
+        swap: nothing,
+        find: nothing,
+        leave: () => false,
+        bringIn: nothing,
+        tell: (words) => {
+            trouble.value = words
+        },
+        words: () => ({
+            vocabulary: kitchen.vocabulary,
+            coming: kitchen.vocabulary === null ? kitchen.opened() : null,
+            own: kitchen.ownWords,
+            written: kitchen.writtenRecipes,
+        }),
+    }
     const extensions = editor(hooks)
     const paper = markRaw(new Paper(stateFrom(null, '', extensions)))
     let said: Said = saidOf(sheet.value)
@@ -47,7 +61,7 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
             if (!effect.is(saidChanged)) continue
             const after = JSON.parse(effect.value.after) as Partial<Said>
             Object.assign(sheet.value, after)
-            said = { ...said, ...JSON.parse(effect.value.after) as Partial<Said> }
+            said = { ...said, ...(JSON.parse(effect.value.after) as Partial<Said>) }
         }
         const now = paper.depth
         if (now.back !== depth.value.back || now.forth !== depth.value.forth) depth.value = now
@@ -74,26 +88,38 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     function save(): void {
         if (id.value === '' || state() === synced) return
         try {
-            drafts.write(id.value, { sheet: JSON.parse(JSON.stringify(sheet.value)) as Sheet, paper: keptOf(paper.state), shelved: shelved.value, version: version.value })
+            drafts.write(id.value, {
+                sheet: JSON.parse(JSON.stringify(sheet.value)) as Sheet,
+                paper: keptOf(paper.state),
+                shelved: shelved.value,
+                version: version.value,
+            })
             synced = state()
             rememberHere(id.value)
         } catch {
-            trouble.value = 'This browser has no room left: what is on the sheet is kept only while this page is open. Keep it on the shelf, or clear old sheets away.'
+            trouble.value =
+                'This browser has no room left: what is on the sheet is kept only while this page is open. Keep it on the shelf, or clear old sheets away.'
         }
         open.value = drafts.list()
     }
 
     const settleSoon = useDebounceFn(settle, SAID_AFTER_MS)
     const saveSoon = useDebounceFn(save, KEPT_AFTER_MS, { maxWait: KEPT_AT_LEAST_MS })
-    watch(sheet, () => {
-        void settleSoon()
-        void saveSoon()
-    }, { deep: true, flush: 'sync' })
+    watch(
+        sheet,
+        () => {
+            void settleSoon()
+            void saveSoon()
+        },
+        { deep: true, flush: 'sync' },
+    )
     useEventListener(window, 'pagehide', () => {
         settle()
         save()
     })
-    useEventListener(document, 'visibilitychange', () => { if (document.visibilityState === 'hidden') save() })
+    useEventListener(document, 'visibilitychange', () => {
+        if (document.visibilityState === 'hidden') save()
+    })
     // the same sheet in another tab: what is written there stands here, too
     useEventListener(window, 'storage', (event) => {
         if (event.key !== key(id.value) || event.newValue === null) return
@@ -160,7 +186,12 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     function openRecipe(recipe: Recipe): void {
         const fresh = sheetOf(recipe)
         const known = drafts.of(recipe.id)
-        const draft = known === null ? null : known === id.value ? { sheet: sheet.value, paper: keptOf(paper.state), shelved: shelved.value, version: version.value } : drafts.read(known)
+        const draft =
+            known === null
+                ? null
+                : known === id.value
+                  ? { sheet: sheet.value, paper: keptOf(paper.state), shelved: shelved.value, version: version.value }
+                  : drafts.read(known)
         leave()
         const isShelved = draft !== null && written(draft.sheet) === draft.shelved
         if (known === null || draft === null) lay(crypto.randomUUID(), fresh, null, written(fresh), recipe.version)
@@ -200,7 +231,22 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     /** Lays a recipe from outside on the bench, with nothing kept yet. */
     function layClipping({ title, text, steps, source, times, ...more }: Clipping): void {
         leave()
-        lay(crypto.randomUUID(), { ...blankSheet(), ...cutAsTold(more.bake), title, text, steps, source, yield: more.yield, prepMinutes: times.prepMinutes, bakeMinutes: times.bakeMinutes }, null, null)
+        lay(
+            crypto.randomUUID(),
+            {
+                ...blankSheet(),
+                ...cutAsTold(more.bake),
+                title,
+                text,
+                steps,
+                source,
+                yield: more.yield,
+                prepMinutes: times.prepMinutes,
+                bakeMinutes: times.bakeMinutes,
+            },
+            null,
+            null,
+        )
     }
 
     /** Puts a sheet away from the bench; what is on the shelf stays there. It can be brought back. */
@@ -231,7 +277,17 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     /** Settles a finding at once, and has it written down with who, when and the words shown. */
     function confirm({ level, words, dogName, productId, holdsUntil, ...one }: Saying): void {
         const record = crypto.randomUUID()
-        const fields = { code: one.code, line: one.line, dog: dogName, dogId: one.dog, level, words, recipeTitle: sheet.value.title === '' ? null : sheet.value.title, productId: productId ?? null, ...(holdsUntil === undefined ? {} : { holdsUntil }) }
+        const fields = {
+            code: one.code,
+            line: one.line,
+            dog: dogName,
+            dogId: one.dog,
+            level,
+            words,
+            recipeTitle: sheet.value.title === '' ? null : sheet.value.title,
+            productId: productId ?? null,
+            ...(holdsUntil === undefined ? {} : { holdsUntil }),
+        }
         void kitchen.all.words.keep(null, fields, { id: record }).catch((error: unknown) => {
             // it was not written down, and settles nothing
             sheet.value.confirmed = sheet.value.confirmed.filter((other) => other.record !== record)
@@ -244,17 +300,35 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
 
     function takeBack(one: Confirmation): void {
         const same = (other: Confirmation): boolean => other.code === one.code && other.line === one.line && other.dog === one.dog
-        const jars = one.line === null ? [] : [...sheet.value.bound.filter((other) => other.line === one.line?.trim()).map((other) => other.productId), ...kitchen.products.filter((jar) => one.line?.toLowerCase().includes(jar.name.toLowerCase()) === true).map((jar) => jar.id)]
+        const jars =
+            one.line === null
+                ? []
+                : [
+                      ...sheet.value.bound.filter((other) => other.line === one.line?.trim()).map((other) => other.productId),
+                      ...kitchen.products.filter((jar) => one.line?.toLowerCase().includes(jar.name.toLowerCase()) === true).map((jar) => jar.id),
+                  ]
         const records = [
             ...sheet.value.confirmed.filter(same).map((other) => other.record),
-            ...kitchen.words.filter((word) => word.code === one.code && (word.level === 'ask-vet' ? one.dog !== null && word.dogId === one.dog : word.productId !== null && jars.includes(word.productId))).map((word) => word.id),
+            ...kitchen.words
+                .filter(
+                    (word) =>
+                        word.code === one.code &&
+                        (word.level === 'ask-vet'
+                            ? one.dog !== null && word.dogId === one.dog
+                            : word.productId !== null && jars.includes(word.productId)),
+                )
+                .map((word) => word.id),
         ]
-        for (const record of new Set(records)) if (record !== undefined) void kitchen.all.words.remove(record).catch((error: unknown) => { trouble.value = wordsOf(error) })
+        for (const record of new Set(records))
+            if (record !== undefined)
+                void kitchen.all.words.remove(record).catch((error: unknown) => {
+                    trouble.value = wordsOf(error)
+                })
         sheet.value.confirmed = sheet.value.confirmed.filter((other) => !same(other))
     }
 
     /** Takes what was worked out for the sheet, words and sayings together, as one step of history. */
-    function take(words: { text: string, steps: string }, change: Partial<Said> = {}): void {
+    function take(words: { text: string; steps: string }, change: Partial<Said> = {}): void {
         settle()
         const difference = differenceOf(said, change)
         paper.write(joined(words), { effects: difference === null ? [] : [saidChanged.of(difference)], annotations: isolateHistory.of('full') })
@@ -264,10 +338,17 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     function takeSwap(text: string, steps: string, change: Partial<Said> = {}): void {
         settle()
         const { recipeId, parentId, title } = sheet.value
-        take({ text, steps }, {
-            measured: { count: null, bakedGrams: null, wasteGrams: null }, ...change,
-            ...(recipeId === null ? {} : { recipeId: null, parentId: recipeId, title: title === '' ? title : `${title.replace(/, changed$/, '')}, changed` }), ...(recipeId === null ? { parentId } : {}),
-        })
+        take(
+            { text, steps },
+            {
+                measured: { count: null, bakedGrams: null, wasteGrams: null },
+                ...change,
+                ...(recipeId === null
+                    ? {}
+                    : { recipeId: null, parentId: recipeId, title: title === '' ? title : `${title.replace(/, changed$/, '')}, changed` }),
+                ...(recipeId === null ? { parentId } : {}),
+            },
+        )
     }
 
     /** Takes what was changed elsewhere: one step of history, so that it can be looked at and taken back. */
@@ -280,7 +361,7 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
 
     /** What was said of a part in grams grows with the recipe. */
     function scaledParts(factor: number): Sheet['parts'] {
-        return sheet.value.parts.map((one) => one.keeps?.grams == null ? one : { ...one, keeps: { ...one.keeps, grams: one.keeps.grams * factor } })
+        return sheet.value.parts.map((one) => (one.keeps?.grams == null ? one : { ...one, keeps: { ...one.keeps, grams: one.keeps.grams * factor } }))
     }
 
     /** Binds a line to a product, or lets it go. */
@@ -306,8 +387,35 @@ export function createSheet(kitchen: KitchenOnPage, drafts: Drafts = new Drafts(
     begin()
 
     return {
-        sheet, id, open, depth, trouble, shelved, version, putAway, hooks, paper, drafts,
-        openRecipe, openSlip, blank, takeIn, go, clear, bringBack, layClipping, confirm, takeBack, bind, take, takeSwap, scaledParts, quietly, save, undo, redo,
+        sheet,
+        id,
+        open,
+        depth,
+        trouble,
+        shelved,
+        version,
+        putAway,
+        hooks,
+        paper,
+        drafts,
+        openRecipe,
+        openSlip,
+        blank,
+        takeIn,
+        go,
+        clear,
+        bringBack,
+        layClipping,
+        confirm,
+        takeBack,
+        bind,
+        take,
+        takeSwap,
+        scaledParts,
+        quietly,
+        save,
+        undo,
+        redo,
     }
 }
 

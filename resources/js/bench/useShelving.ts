@@ -12,7 +12,12 @@ import type { SheetOnBench } from './useSheet'
 export type Keeping = 'blank' | 'browser' | 'keeping' | 'kept' | 'waiting' | 'refused'
 
 /** Where two wrote in one field of a recipe: what the other wrote, and what stands on this sheet. */
-export interface Clash { draft: string, recipeId: string, version: number, fields: NonNullable<Problem['conflicts']> }
+export interface Clash {
+    draft: string
+    recipeId: string
+    version: number
+    fields: NonNullable<Problem['conflicts']>
+}
 
 const KEEP_AFTER_MS = 900
 
@@ -22,7 +27,7 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
     const problem = ref<string | null>(null)
     const clash = ref<Clash | null>(null)
 
-    const onItsWay = computed(() => sheet.value.recipeId === null ? [] : outbox.of('recipes', sheet.value.recipeId))
+    const onItsWay = computed(() => (sheet.value.recipeId === null ? [] : outbox.of('recipes', sheet.value.recipeId)))
     const keeping = computed<Keeping>(() => {
         if (problem.value !== null) return 'refused'
         if (onItsWay.value.some((one) => one.state === 'waits')) return outbox.state.away ? 'waiting' : 'keeping'
@@ -44,7 +49,14 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
         const recipeId = one.recipeId
         // from here on the outbox holds it
         note(draft, { shelved: written(one) })
-        kitchen.all.recipes.keep(recipeId, fields, on === null ? {} : { base: on }).then(() => { if (draft === id.value) problem.value = null }, (error: unknown) => { refused(draft, recipeId, known, error) })
+        kitchen.all.recipes.keep(recipeId, fields, on === null ? {} : { base: on }).then(
+            () => {
+                if (draft === id.value) problem.value = null
+            },
+            (error: unknown) => {
+                refused(draft, recipeId, known, error)
+            },
+        )
     }
 
     function refused(draft: string, recipeId: string, known: string | null, error: unknown): void {
@@ -67,7 +79,7 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
     }
 
     /** Writes down with a sheet what is known of the shelf. */
-    function note(draft: string, change: { shelved?: string | null, version?: number | null }, more: Partial<Sheet> = {}): void {
+    function note(draft: string, change: { shelved?: string | null; version?: number | null }, more: Partial<Sheet> = {}): void {
         if (draft === id.value) {
             if (change.shelved !== undefined) shelved.value = change.shelved
             if (change.version !== undefined) version.value = change.version
@@ -89,7 +101,7 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
             const isHere = entry.id === id.value
             const found = isHere ? { sheet: sheet.value, shelved: shelved.value, version: version.value } : drafts.read(entry.id)
             if (found === null || (found.version !== null && found.version > recipe.version)) continue
-            const was = found.shelved === null ? null : JSON.parse(found.shelved) as OnShelf
+            const was = found.shelved === null ? null : (JSON.parse(found.shelved) as OnShelf)
             const now = onShelf(found.sheet)
             const theirs = shelvedOf(recipe)
             const pending = new Set(outbox.of('recipes', recipe.id).flatMap((one) => Object.keys(one.body ?? {})))
@@ -120,11 +132,19 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
     })
 
     // the recipe on the bench was changed on another page
-    watch(() => sheet.value.recipeId === null ? null : kitchen.all.recipes.of(sheet.value.recipeId)?.version ?? null, (now) => {
-        const { recipeId } = sheet.value
-        if (recipeId === null || now === null || version.value === null || now <= version.value || onItsWay.value.length > 0) return
-        void kitchen.recipe(recipeId).then((recipe) => { if (sheet.value.recipeId === recipeId) took(recipe) }).catch(() => undefined)
-    })
+    watch(
+        () => (sheet.value.recipeId === null ? null : (kitchen.all.recipes.of(sheet.value.recipeId)?.version ?? null)),
+        (now) => {
+            const { recipeId } = sheet.value
+            if (recipeId === null || now === null || version.value === null || now <= version.value || onItsWay.value.length > 0) return
+            void kitchen
+                .recipe(recipeId)
+                .then((recipe) => {
+                    if (sheet.value.recipeId === recipeId) took(recipe)
+                })
+                .catch(() => undefined)
+        },
+    )
 
     /** Puts a sheet on the shelf that was never there: once, however often it is asked for. */
     function keepAsNew(): void {
@@ -157,19 +177,22 @@ export function createShelving(bench: SheetOnBench, kitchen: KitchenOnPage, outb
         } else note(asked.draft, {}, change)
         const found = asked.draft === id.value ? { sheet: sheet.value, shelved: shelved.value } : drafts.read(asked.draft)
         if (found === null) return
-        const known = JSON.stringify({ ...(found.shelved === null ? {} : JSON.parse(found.shelved) as object), ...theirs })
+        const known = JSON.stringify({ ...(found.shelved === null ? {} : (JSON.parse(found.shelved) as object)), ...theirs })
         note(asked.draft, { version: asked.version, shelved: known })
         give(asked.draft, found.sheet, known, asked.version)
     }
 
     const keepSoon = useDebounceFn(keep, KEEP_AFTER_MS)
-    watch(() => [id.value, written(sheet.value)], ([now], [before]) => {
-        if (now !== before) problem.value = null
-        else if (sheet.value.recipeId !== null) {
-            problem.value = null
-            void keepSoon()
-        }
-    })
+    watch(
+        () => [id.value, written(sheet.value)],
+        ([now], [before]) => {
+            if (now !== before) problem.value = null
+            else if (sheet.value.recipeId !== null) {
+                problem.value = null
+                void keepSoon()
+            }
+        },
+    )
     // another sheet is laid, or the page left: what is not yet given goes along
     watch(id, (_now, before) => {
         const found = drafts.read(before)

@@ -11,23 +11,29 @@ import { mdiFileUploadOutline } from '@mdi/js'
 const open = defineModel<boolean>({ required: true })
 const props = withDefaults(defineProps<{ brought?: string }>(), { brought: '' })
 const content = ref('')
-const emit = defineEmits<{ take: [clipping: Clipping], keep: [clippings: Clipping[]] }>()
+const emit = defineEmits<{ take: [clipping: Clipping]; keep: [clippings: Clipping[]] }>()
 
 const BIGGEST = 11_000_000
 
 /** What was pasted or dropped on the sheet and is no plain text comes here by itself. */
 const found = ref<ReadAnswer | null>(null)
 /** Recipes that were told stand beside the talk; what was written down needs no such table. */
-const isTold = computed(() => found.value !== null && found.value.recipes.length > 0 && found.value.recipes.every((one) => (one.lines ?? []).length > 0))
+const isTold = computed(
+    () => found.value !== null && found.value.recipes.length > 0 && found.value.recipes.every((one) => (one.lines ?? []).length > 0),
+)
 const problem = ref<string | null>(null)
 const reading = ref(false)
 const over = ref(false)
 
-watch(open, (is) => {
-    if (!is || props.brought === '') return
-    content.value = props.brought
-    void read()
-}, { immediate: true })
+watch(
+    open,
+    (is) => {
+        if (!is || props.brought === '') return
+        content.value = props.brought
+        void read()
+    },
+    { immediate: true },
+)
 
 async function read(): Promise<void> {
     if (content.value.trim() === '') {
@@ -89,27 +95,67 @@ function counted(text: string, word: string): string {
         <div class="paper clip">
             <h2 id="clip-title">Bring a recipe in</h2>
             <template v-if="found === null">
-                <p>Paste it here as you have it: a talk, a list, a saved web page, a JSON-LD file, Markdown. Or drop the file. Nothing in it is run, and only words reach the sheet.</p>
-                <div :class="{ 'clip__over': over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="takeFile($event.dataTransfer?.files[0])"><v-textarea v-model="content" label="The recipe as you have it" rows="10" :auto-grow="false" /></div>
-                <v-file-input label="Or choose a file" accept=".html,.htm,.json,.jsonld,.md,.markdown,.txt,text/*,application/json,application/ld+json" :prepend-icon="mdiFileUploadOutline" @update:model-value="takeFile(Array.isArray($event) ? $event[0] : $event)" />
+                <p>
+                    Paste it here as you have it: a talk, a list, a saved web page, a JSON-LD file, Markdown. Or drop the file. Nothing in it is run,
+                    and only words reach the sheet.
+                </p>
+                <div
+                    :class="{ clip__over: over }"
+                    @dragover.prevent="over = true"
+                    @dragleave="over = false"
+                    @drop.prevent="takeFile($event.dataTransfer?.files[0])"
+                >
+                    <v-textarea v-model="content" label="The recipe as you have it" rows="10" :auto-grow="false" />
+                </div>
+                <v-file-input
+                    label="Or choose a file"
+                    accept=".html,.htm,.json,.jsonld,.md,.markdown,.txt,text/*,application/json,application/ld+json"
+                    :prepend-icon="mdiFileUploadOutline"
+                    @update:model-value="takeFile(Array.isArray($event) ? $event[0] : $event)"
+                />
                 <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-                <p class="paper__ends"><v-btn @click="leave">Leave it</v-btn><v-btn variant="flat" color="primary" :loading="reading" @click="read">Read it</v-btn></p>
+                <p class="paper__ends">
+                    <v-btn @click="leave">Leave it</v-btn><v-btn variant="flat" color="primary" :loading="reading" @click="read">Read it</v-btn>
+                </p>
             </template>
             <template v-else>
-                <p role="status">{{ found.recipes.length === 0 ? 'No recipe was found in it.' : found.recipes.length === 1 ? 'One recipe was found.' : `${found.recipes.length} recipes were found.` }}</p>
+                <p role="status">
+                    {{
+                        found.recipes.length === 0
+                            ? 'No recipe was found in it.'
+                            : found.recipes.length === 1
+                              ? 'One recipe was found.'
+                              : `${found.recipes.length} recipes were found.`
+                    }}
+                </p>
                 <TalkView v-if="isTold" :content="content" :sheets="found.recipes" @take="take" />
                 <ul v-else class="clip__found">
                     <li v-for="(one, index) in found.recipes" :key="index" class="slip">
                         <h3>{{ one.title }}</h3>
-                        <p class="slip__text">{{ counted(one.text, 'line') }}, {{ counted(one.steps, 'step') }}<template v-if="one.yield"> · makes {{ one.yield }}</template><template v-if="one.times.bakeMinutes"> · {{ one.times.bakeMinutes }} minutes in the oven</template><template v-if="one.source"> · {{ one.source }}</template></p>
+                        <p class="slip__text">
+                            {{ counted(one.text, 'line') }}, {{ counted(one.steps, 'step')
+                            }}<template v-if="one.yield"> · makes {{ one.yield }}</template
+                            ><template v-if="one.times.bakeMinutes"> · {{ one.times.bakeMinutes }} minutes in the oven</template
+                            ><template v-if="one.source"> · {{ one.source }}</template>
+                        </p>
                         <ul v-if="(one.doubts ?? []).length > 0" class="doubts" aria-label="Doubts">
-                            <li v-for="doubt in one.doubts" :key="doubt.text + doubt.question"><q>{{ doubt.text }}</q> {{ doubt.question }}</li>
+                            <li v-for="doubt in one.doubts" :key="doubt.text + doubt.question">
+                                <q>{{ doubt.text }}</q> {{ doubt.question }}
+                            </li>
                         </ul>
                         <v-btn variant="tonal" @click="take(one)">Lay it on the bench</v-btn>
                     </li>
                 </ul>
-                <FoldPart v-if="found.notUnderstood.length > 0" :title="`Not understood (${found.notUnderstood.length})`"><ul class="assumed"><li v-for="one in found.notUnderstood" :key="one">{{ one }}</li></ul></FoldPart>
-                <FoldPart v-if="(found.setAside ?? []).length > 0" :title="`Set aside (${(found.setAside ?? []).length})`"><ul class="assumed"><li v-for="(one, n) in found.setAside" :key="n">{{ one.said }}</li></ul></FoldPart>
+                <FoldPart v-if="found.notUnderstood.length > 0" :title="`Not understood (${found.notUnderstood.length})`"
+                    ><ul class="assumed">
+                        <li v-for="one in found.notUnderstood" :key="one">{{ one }}</li>
+                    </ul></FoldPart
+                >
+                <FoldPart v-if="(found.setAside ?? []).length > 0" :title="`Set aside (${(found.setAside ?? []).length})`"
+                    ><ul class="assumed">
+                        <li v-for="(one, n) in found.setAside" :key="n">{{ one.said }}</li>
+                    </ul></FoldPart
+                >
                 <p class="paper__ends">
                     <v-btn @click="found = null">Back</v-btn>
                     <v-btn v-if="found.recipes.length > 1" variant="outlined" @click="keepAll">Keep all on the shelf</v-btn>

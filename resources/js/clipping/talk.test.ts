@@ -4,7 +4,12 @@ import { answered, askedOf, rowsOf, stretches, withAmount } from './talk'
 
 const TALK = '🐾 Take a cup, no, two cups of oats. Never raisins. Some honey.'
 const SHEET: Clipping = {
-    title: 'Oats', text: '2 cups oats\nhoney', steps: '', yield: null, times: { prepMinutes: null, bakeMinutes: null }, source: null,
+    title: 'Oats',
+    text: '2 cups oats\nhoney',
+    steps: '',
+    yield: null,
+    times: { prepMinutes: null, bakeMinutes: null },
+    source: null,
     lines: [
         { text: '2 cups oats', said: 'Take a cup, no, two cups of oats', span: [2, 34], spans: [[2, 34]], sure: false },
         { text: 'honey', said: 'Some honey.', span: [51, 62], spans: [[51, 62]], sure: false },
@@ -25,7 +30,24 @@ describe('a talk beside its sheet', () => {
     })
 
     it('cuts marks that overlap', () => {
-        const found = stretches('one egg', [{ ...SHEET, warnings: [], lines: [{ text: 'a', said: '', span: [0, 5], spans: [[0, 5], [3, 7]], sure: true }] }])
+        const found = stretches('one egg', [
+            {
+                ...SHEET,
+                warnings: [],
+                lines: [
+                    {
+                        text: 'a',
+                        said: '',
+                        span: [0, 5],
+                        spans: [
+                            [0, 5],
+                            [3, 7],
+                        ],
+                        sure: true,
+                    },
+                ],
+            },
+        ])
         expect(found.map((one) => one.text)).toEqual(['one e', 'gg'])
     })
 
@@ -35,6 +57,11 @@ describe('a talk beside its sheet', () => {
         expect(withAmount(oats, '1 cup', ['2 cups', '1 cup'])).toBe('1 cup oats')
         expect(withAmount(honey, '2 tbsp', [])).toBe('2 tbsp honey')
         expect(askedOf(SHEET, honey)?.options).toEqual([])
-        expect(answered(SHEET, [{ ...oats, text: '1 cup oats' }, { ...honey, text: ' ' }]).text).toBe('1 cup oats')
+        expect(
+            answered(SHEET, [
+                { ...oats, text: '1 cup oats' },
+                { ...honey, text: ' ' },
+            ]).text,
+        ).toBe('1 cup oats')
     })
 })

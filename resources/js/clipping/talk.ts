@@ -4,7 +4,7 @@ import type { Clipping, ToldLine } from '../api/types.generated'
 export interface Stretch {
     text: string
     /** number of the sheet and of its line */
-    line: { sheet: number, line: number } | null
+    line: { sheet: number; line: number } | null
     warning: string | null
 }
 
@@ -19,10 +19,14 @@ export interface ToldRow {
 /** Where the words of lines and warnings stand, cut so that no two overlap; the earlier mark holds. */
 export function stretches(content: string, sheets: Clipping[]): Stretch[] {
     const letters = Array.from(content)
-    const marks = sheets.flatMap((sheet, n) => [
-        ...(sheet.lines ?? []).flatMap((line, k) => line.spans.map((span) => ({ from: span[0] ?? 0, to: span[1] ?? 0, line: { sheet: n, line: k }, warning: null as string | null }))),
-        ...(sheet.warnings ?? []).map((one) => ({ from: one.span[0] ?? 0, to: one.span[1] ?? 0, line: null, warning: one.name })),
-    ]).sort((one, two) => one.from - two.from || Number(one.line === null) - Number(two.line === null))
+    const marks = sheets
+        .flatMap((sheet, n) => [
+            ...(sheet.lines ?? []).flatMap((line, k) =>
+                line.spans.map((span) => ({ from: span[0] ?? 0, to: span[1] ?? 0, line: { sheet: n, line: k }, warning: null as string | null })),
+            ),
+            ...(sheet.warnings ?? []).map((one) => ({ from: one.span[0] ?? 0, to: one.span[1] ?? 0, line: null, warning: one.name })),
+        ])
+        .sort((one, two) => one.from - two.from || Number(one.line === null) - Number(two.line === null))
     const found: Stretch[] = []
     let at = 0
     for (const mark of marks) {
@@ -43,11 +47,17 @@ export function rowsOf(sheet: Clipping): ToldRow[] {
 
 /** The sheet with its lines as they were answered. */
 export function answered(sheet: Clipping, rows: ToldRow[]): Clipping {
-    return { ...sheet, text: rows.map((one) => one.text.trim()).filter((text) => text !== '').join('\n') }
+    return {
+        ...sheet,
+        text: rows
+            .map((one) => one.text.trim())
+            .filter((text) => text !== '')
+            .join('\n'),
+    }
 }
 
 /** What was asked of a line: the other amounts, or how much at all. */
-export function askedOf(sheet: Clipping, row: ToldRow): { question: string, options: string[] } | null {
+export function askedOf(sheet: Clipping, row: ToldRow): { question: string; options: string[] } | null {
     const asked = (sheet.questions ?? []).find((one) => one.about !== 'minutes' && row.told.text.toLowerCase().includes(one.about.toLowerCase()))
 
     return asked === undefined ? null : { question: asked.question, options: asked.options }

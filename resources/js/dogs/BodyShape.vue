@@ -8,8 +8,10 @@ const path = computed(() => {
     const fat = (props.score - 5) / 4
     const [chest, waist, hip] = [13 + fat * 4, 10 + fat * 7.5, 12 + fat * 5]
 
-    return `M30 ${24 - 6} C36 ${24 - chest} 44 ${24 - chest} 52 ${24 - chest} C62 ${24 - chest} 66 ${24 - waist} 74 ${24 - waist} C82 ${24 - waist} 86 ${24 - hip} 94 ${24 - hip} C102 ${24 - hip} 106 20 108 24 `
-        + `C106 28 102 ${24 + hip} 94 ${24 + hip} C86 ${24 + hip} 82 ${24 + waist} 74 ${24 + waist} C66 ${24 + waist} 62 ${24 + chest} 52 ${24 + chest} C44 ${24 + chest} 36 ${24 + chest} 30 30z`
+    return (
+        `M30 ${24 - 6} C36 ${24 - chest} 44 ${24 - chest} 52 ${24 - chest} C62 ${24 - chest} 66 ${24 - waist} 74 ${24 - waist} C82 ${24 - waist} 86 ${24 - hip} 94 ${24 - hip} C102 ${24 - hip} 106 20 108 24 ` +
+        `C106 28 102 ${24 + hip} 94 ${24 + hip} C86 ${24 + hip} 82 ${24 + waist} 74 ${24 + waist} C66 ${24 + waist} 62 ${24 + chest} 52 ${24 + chest} C44 ${24 + chest} 36 ${24 + chest} 30 30z`
+    )
 })
 </script>
 

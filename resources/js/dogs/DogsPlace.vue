@@ -24,22 +24,35 @@ const { of: profiles, late, problem } = useProfiles()
 const { runningOut } = useVetsWords()
 const verdicts = useVerdicts()
 // a handful is enough to begin with; the shelf asks for the rest
-watch(() => kitchen.recipes.filter(isUnjudged).slice(0, 48).map((one) => one.id), (ids) => { for (const id of ids) verdicts.want(id) }, { immediate: true })
+watch(
+    () =>
+        kitchen.recipes
+            .filter(isUnjudged)
+            .slice(0, 48)
+            .map((one) => one.id),
+    (ids) => {
+        for (const id of ids) verdicts.want(id)
+    },
+    { immediate: true },
+)
 const find = ref('')
 
 /** From so many dogs on one is looked for. */
 const MANY = 8
 const shown = computed(() => kitchen.dogs.filter((dog) => `${dog.name} ${dog.breed ?? ''}`.toLowerCase().includes(find.value.trim().toLowerCase())))
 
-function named(ids: string[], names: { id: string, name: string }[] | undefined): string {
+function named(ids: string[], names: { id: string; name: string }[] | undefined): string {
     return ids.map((id) => names?.find((one) => one.id === id)?.name ?? id.replaceAll('-', ' ')).join(', ')
 }
 
 function minded(dog: Dog): string[] {
     return [
-        dog.allergies.length > 0 ? `reacts to ${named(dog.allergies, kitchen.choices?.allergens)}` : '', dog.allowList === null ? '' : `only ${named(dog.allowList, [...kitchen.choices?.allergens ?? [], ...kitchen.foodsByName])}`,
-        named(dog.conditions, kitchen.choices?.conditions), named(dog.medicines, kitchen.choices?.medicines),
-        dog.teeth === 'few' ? 'few teeth' : dog.teeth === 'none' ? 'no teeth' : '', dog.eating === 'gulps' ? 'gulps' : '',
+        dog.allergies.length > 0 ? `reacts to ${named(dog.allergies, kitchen.choices?.allergens)}` : '',
+        dog.allowList === null ? '' : `only ${named(dog.allowList, [...(kitchen.choices?.allergens ?? []), ...kitchen.foodsByName])}`,
+        named(dog.conditions, kitchen.choices?.conditions),
+        named(dog.medicines, kitchen.choices?.medicines),
+        dog.teeth === 'few' ? 'few teeth' : dog.teeth === 'none' ? 'no teeth' : '',
+        dog.eating === 'gulps' ? 'gulps' : '',
     ].filter((one) => one !== '')
 }
 
@@ -65,7 +78,7 @@ function clearedOf(dog: Dog): string {
 }
 
 /** What it may have of what lies on the bench: only where that was answered for the sheet as it stands, and for this dog. */
-function ration(dog: Dog): { count: number, cleared: boolean } | null {
+function ration(dog: Dog): { count: number; cleared: boolean } | null {
     if (freshness.value !== 'fresh' || answer.value === null) return null
     const found = answer.value.rations.find((one) => one.dogId === dog.id)
     if (found === undefined) return null
@@ -76,22 +89,62 @@ function ration(dog: Dog): { count: number, cleared: boolean } | null {
 
 <template>
     <div class="place place--wide">
-        <header class="place__head"><h1>The dogs</h1><v-text-field v-if="kitchen.dogs.length > MANY" v-model="find" class="dogs__find" label="Find" placeholder="a name or a breed" clearable autocomplete="off" @click:clear="find = ''" /><v-btn variant="tonal" to="/dogs/new">Add a dog</v-btn></header>
+        <header class="place__head">
+            <h1>The dogs</h1>
+            <v-text-field
+                v-if="kitchen.dogs.length > MANY"
+                v-model="find"
+                class="dogs__find"
+                label="Find"
+                placeholder="a name or a breed"
+                clearable
+                autocomplete="off"
+                @click:clear="find = ''"
+            /><v-btn variant="tonal" to="/dogs/new">Add a dog</v-btn>
+        </header>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.dogs.length === 0" title="No dog yet">Its name, weight and age are enough to begin. Its day stands here then, as a dish, with what it may have of it in treats.<template #acts><v-btn variant="flat" color="primary" to="/dogs/new">Add the first dog</v-btn></template></EmptyPlace>
-        <div v-if="kitchen.kitchen === null && kitchen.trouble === null" class="dogs" aria-hidden="true"><v-skeleton-loader v-for="n in 6" :key="n" type="article" /></div>
+        <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.dogs.length === 0" title="No dog yet"
+            >Its name, weight and age are enough to begin. Its day stands here then, as a dish, with what it may have of it in treats.<template #acts
+                ><v-btn variant="flat" color="primary" to="/dogs/new">Add the first dog</v-btn></template
+            ></EmptyPlace
+        >
+        <div v-if="kitchen.kitchen === null && kitchen.trouble === null" class="dogs" aria-hidden="true">
+            <v-skeleton-loader v-for="n in 6" :key="n" type="article" />
+        </div>
         <ul class="dogs" :class="{ 'dogs--late': late }">
             <li v-for="dog in shown" :key="dog.id">
                 <router-link :to="`/dogs/${dog.id}`" class="dog" :aria-label="dog.name">
-                    <span class="dog__who"><span class="dog__name">{{ dog.name }}</span><BodyShape :score="dog.bodyCondition ?? 5" class="dog__shape" /></span>
-                    <span class="dog__facts">{{ [dog.breed, age(dog.ageMonths), units.weight(dog)].filter(Boolean).join(' · ') }}<template v-if="kitchen.all.dogs.waits(dog.id)"> · waits for the kitchen</template></span>
+                    <span class="dog__who"
+                        ><span class="dog__name">{{ dog.name }}</span
+                        ><BodyShape :score="dog.bodyCondition ?? 5" class="dog__shape"
+                    /></span>
+                    <span class="dog__facts"
+                        >{{ [dog.breed, age(dog.ageMonths), units.weight(dog)].filter(Boolean).join(' · ')
+                        }}<template v-if="kitchen.all.dogs.waits(dog.id)"> · waits for the kitchen</template></span
+                    >
                     <span class="dog__day">
-                        <DayDish :daily-kcal="profiles.get(dog.id)?.dailyKcal?.best ?? null" :treat-kcal="profiles.get(dog.id)?.budget?.kcal ?? null" />
+                        <DayDish
+                            :daily-kcal="profiles.get(dog.id)?.dailyKcal?.best ?? null"
+                            :treat-kcal="profiles.get(dog.id)?.budget?.kcal ?? null"
+                        />
                         <span v-if="late">not worked out yet</span>
-                        <span v-else-if="profiles.get(dog.id)?.budget"><strong>{{ figure(profiles.get(dog.id)?.budget?.kcal ?? 0) }} kcal</strong> of treats a day<small>of {{ figure(profiles.get(dog.id)?.dailyKcal?.best ?? 0) }}, {{ figure(profiles.get(dog.id)?.budget?.percent ?? 0) }} %</small></span>
-                        <span v-else-if="profiles.has(dog.id)">no figure yet<small>{{ profiles.get(dog.id)?.questions[0] ?? 'its weight is not known' }}</small></span>
+                        <span v-else-if="profiles.get(dog.id)?.budget"
+                            ><strong>{{ figure(profiles.get(dog.id)?.budget?.kcal ?? 0) }} kcal</strong> of treats a day<small
+                                >of {{ figure(profiles.get(dog.id)?.dailyKcal?.best ?? 0) }},
+                                {{ figure(profiles.get(dog.id)?.budget?.percent ?? 0) }} %</small
+                            ></span
+                        >
+                        <span v-else-if="profiles.has(dog.id)"
+                            >no figure yet<small>{{ profiles.get(dog.id)?.questions[0] ?? 'its weight is not known' }}</small></span
+                        >
                     </span>
-                    <span v-if="ration(dog) !== null" class="dog__bench">of “{{ sheet.title || 'the sheet on the bench' }}”: <strong>{{ ration(dog)?.cleared ? `${pieces(ration(dog)?.count ?? 0)} a day` : 'not cleared' }}</strong><PieceDots v-if="ration(dog)?.cleared" :count="ration(dog)?.count ?? 0" :most="10" /></span>
+                    <span v-if="ration(dog) !== null" class="dog__bench"
+                        >of “{{ sheet.title || 'the sheet on the bench' }}”:
+                        <strong>{{ ration(dog)?.cleared ? `${pieces(ration(dog)?.count ?? 0)} a day` : 'not cleared' }}</strong><PieceDots
+                            v-if="ration(dog)?.cleared"
+                            :count="ration(dog)?.count ?? 0"
+                            :most="10"
+                    /></span>
                     <span v-if="written.length > 0" class="dog__shelf">{{ clearedOf(dog) }}</span>
                     <span v-for="one in minded(dog)" :key="one" class="dog__note">{{ one }}</span>
                     <span v-for="one in runningOut(dog)" :key="one" class="dog__word">{{ one }}</span>

@@ -22,13 +22,21 @@ import GrowthCurve from './GrowthCurve.vue'
 const props = defineProps<{ dog: Dog }>()
 const kitchen = useKitchen()
 const outbox = useOutbox()
-const weighings = useCollection<Weighing, { on: string, weight: string }>(outbox, 'weighings', { path: `dogs/${props.dog.id}/weighings`, over: ({ on }) => ({ on, dogId: props.dog.id }), called: () => `a weight of ${props.dog.name}` })
+const weighings = useCollection<Weighing, { on: string; weight: string }>(outbox, 'weighings', {
+    path: `dogs/${props.dog.id}/weighings`,
+    over: ({ on }) => ({ on, dogId: props.dog.id }),
+    called: () => `a weight of ${props.dog.name}`,
+})
 const problem = ref<string | null>(null)
 const today = dayIn(kitchen.kitchen?.timezone ?? 'UTC')
 const weighed = reactive({ kg: null as number | null, on: today })
 const { anew } = useDraft(`weighing.${props.dog.id}.${kitchen.kitchen?.weightsAs ?? 'kg'}`, weighed)
 
-const { answer, problem: refusal, late } = useAsked<ProfileAnswer>({
+const {
+    answer,
+    problem: refusal,
+    late,
+} = useAsked<ProfileAnswer>({
     of: [() => kitchen.version, () => weighings.items],
     ask: (signal) => api.profile({ dog: props.dog.id }, signal),
     immediate: true,
@@ -36,9 +44,16 @@ const { answer, problem: refusal, late } = useAsked<ProfileAnswer>({
 
 const units = useUnits()
 const unit = computed(() => kitchen.kitchen?.weightsAs ?? 'kg')
-watch(() => kitchen.weighed, ({ dog }) => { if (dog === null || dog === props.dog.id) void weighings.load().catch(() => undefined) })
+watch(
+    () => kitchen.weighed,
+    ({ dog }) => {
+        if (dog === null || dog === props.dog.id) void weighings.load().catch(() => undefined)
+    },
+)
 
-weighings.load().catch((error: unknown) => { problem.value = wordsOf(error) })
+weighings.load().catch((error: unknown) => {
+    problem.value = wordsOf(error)
+})
 
 async function weigh(): Promise<void> {
     if (weighed.kg === null) return
@@ -65,31 +80,68 @@ async function unweigh(id: string): Promise<void> {
     <aside class="profile" aria-label="What follows from it">
         <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <template v-if="answer !== null">
-            <div class="profile__day" :class="{ 'said-before': late }" aria-live="polite"><DayDish :daily-kcal="answer.schools.find((one) => one.chosen)?.dailyKcal?.best ?? null" :treat-kcal="answer.budget?.kcal ?? null" /><p v-if="late">Not worked out yet.</p><p v-else-if="answer.budget !== null"><strong>{{ figure(answer.budget.kcal) }} kcal</strong> of treats a day<template v-if="answer.safeBiteMm !== null">, no piece over {{ units.mmAtMost(answer.safeBiteMm) }}</template></p></div>
+            <div class="profile__day" :class="{ 'said-before': late }" aria-live="polite">
+                <DayDish :daily-kcal="answer.schools.find((one) => one.chosen)?.dailyKcal?.best ?? null" :treat-kcal="answer.budget?.kcal ?? null" />
+                <p v-if="late">Not worked out yet.</p>
+                <p v-else-if="answer.budget !== null">
+                    <strong>{{ figure(answer.budget.kcal) }} kcal</strong> of treats a day<template v-if="answer.safeBiteMm !== null"
+                        >, no piece over {{ units.mmAtMost(answer.safeBiteMm) }}</template
+                    >
+                </p>
+            </div>
             <p v-for="one in answer.questions" :key="one" class="profile__question">{{ one }}</p>
-            <p><strong>{{ answer.stage }}</strong>. {{ answer.stageWhy }}</p>
+            <p>
+                <strong>{{ answer.stage }}</strong>. {{ answer.stageWhy }}
+            </p>
             <p v-if="answer.idealSays !== null">{{ answer.idealSays }}</p>
             <p v-if="answer.breedNote !== null">{{ answer.breedNote }}</p>
-            <ul v-if="answer.cares.length > 0" class="profile__cares" aria-label="What its body asks of every treat"><li v-for="one in answer.cares" :key="one">{{ one }}</li></ul>
+            <ul v-if="answer.cares.length > 0" class="profile__cares" aria-label="What its body asks of every treat">
+                <li v-for="one in answer.cares" :key="one">{{ one }}</li>
+            </ul>
             <div class="profile__schools">
                 <div v-for="school in answer.schools" :key="school.school" class="school" :class="{ 'school--chosen': school.chosen }">
                     <h2>{{ school.name }}</h2>
-                    <p v-if="school.dailyKcal !== null"><strong>{{ spread(school.dailyKcal) }}</strong> kcal a day</p>
+                    <p v-if="school.dailyKcal !== null">
+                        <strong>{{ spread(school.dailyKcal) }}</strong> kcal a day
+                    </p>
                     <p v-else>no figure</p>
-                    <p class="hint">{{ school.made }}<template v-if="school.note !== null">. {{ school.note }}</template><template v-if="school.chosen"> — this kitchen's choice</template></p>
+                    <p class="hint">
+                        {{ school.made }}<template v-if="school.note !== null">. {{ school.note }}</template
+                        ><template v-if="school.chosen"> — this kitchen's choice</template>
+                    </p>
                 </div>
             </div>
             <p v-if="answer.difference !== null" class="hint">{{ answer.difference }}</p>
-            <p v-if="answer.budget !== null">Treats: at most <strong>{{ figure(answer.budget.kcal) }} kcal</strong> a day, {{ figure(answer.budget.percent) }} %, {{ answer.budget.reason }}.</p>
-            <p v-if="answer.meals !== null">Its own food: {{ Math.round(answer.meals.foodGrams) }} g a day without treats<template v-if="answer.meals.perMealGrams !== null">, {{ Math.round(answer.meals.perMealGrams) }} g a meal</template>; a full day of treats takes the place of {{ Math.round(answer.meals.treatShareGrams) }} g.</p>
+            <p v-if="answer.budget !== null">
+                Treats: at most <strong>{{ figure(answer.budget.kcal) }} kcal</strong> a day, {{ figure(answer.budget.percent) }} %,
+                {{ answer.budget.reason }}.
+            </p>
+            <p v-if="answer.meals !== null">
+                Its own food: {{ Math.round(answer.meals.foodGrams) }} g a day without treats<template v-if="answer.meals.perMealGrams !== null"
+                    >, {{ Math.round(answer.meals.perMealGrams) }} g a meal</template
+                >; a full day of treats takes the place of {{ Math.round(answer.meals.treatShareGrams) }} g.
+            </p>
             <GrowthCurve v-if="answer.growth !== null" :growth="answer.growth" :name="dog.name" />
-            <div v-if="answer.assumed.length > 0" class="hint"><p>Taken for granted, at the end that protects it:</p><ul><li v-for="one in answer.assumed" :key="one">{{ one }}</li></ul></div>
+            <div v-if="answer.assumed.length > 0" class="hint">
+                <p>Taken for granted, at the end that protects it:</p>
+                <ul>
+                    <li v-for="one in answer.assumed" :key="one">{{ one }}</li>
+                </ul>
+            </div>
         </template>
         <form class="fields" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || weigh()">
             <NumberField :label="`Weighed, ${unit}`" :value="weighed.kg" :above="0" live @meant="weighed.kg = $event" />
             <DateField label="on" :value="weighed.on" :most="today" @meant="weighed.on = $event ?? today" />
             <v-btn type="submit" variant="tonal" :disabled="weighed.kg === null">Write it down</v-btn>
         </form>
-        <FoldPart v-if="weighings.items.length > 0" :title="`Weights so far (${weighings.items.length})`"><ul class="assumed"><li v-for="one in [...weighings.items].reverse()" :key="one.id">{{ writtenDate(one.on, kitchen.kitchen?.datesAs ?? 'dmy') }}: {{ one.kg === undefined ? 'waits for the kitchen' : units.kg(one.kg) }} <v-btn size="small" :aria-label="`Take out the weight of ${one.on}`" @click="unweigh(one.id)">Take out</v-btn></li></ul></FoldPart>
+        <FoldPart v-if="weighings.items.length > 0" :title="`Weights so far (${weighings.items.length})`"
+            ><ul class="assumed">
+                <li v-for="one in [...weighings.items].reverse()" :key="one.id">
+                    {{ writtenDate(one.on, kitchen.kitchen?.datesAs ?? 'dmy') }}:
+                    {{ one.kg === undefined ? 'waits for the kitchen' : units.kg(one.kg) }}
+                    <v-btn size="small" :aria-label="`Take out the weight of ${one.on}`" @click="unweigh(one.id)">Take out</v-btn>
+                </li>
+            </ul></FoldPart
+        >
     </aside>
 </template>

@@ -19,12 +19,16 @@ export function useVetsWords() {
 
     /** What the dog has that the vet did not know of. */
     function unknownTo(word: ConfirmationRecord, dog: Dog): string[] {
-        const names = [...kitchen.choices?.conditions ?? [], ...kitchen.choices?.medicines ?? []]
+        const names = [...(kitchen.choices?.conditions ?? []), ...(kitchen.choices?.medicines ?? [])]
 
-        return kitchen.all.words.waits(word.id) ? [] : [...dog.conditions, ...dog.medicines].filter((one) => !word.known.includes(one)).map((id) => names.find((one) => one.id === id)?.name ?? id)
+        return kitchen.all.words.waits(word.id)
+            ? []
+            : [...dog.conditions, ...dog.medicines]
+                  .filter((one) => !word.known.includes(one))
+                  .map((id) => names.find((one) => one.id === id)?.name ?? id)
     }
 
-    function state(word: ConfirmationRecord, dog: Dog): { holds: boolean, says: string } {
+    function state(word: ConfirmationRecord, dog: Dog): { holds: boolean; says: string } {
         const since = unknownTo(word, dog)
         if (word.holdsUntil !== null && word.holdsUntil < today()) return { holds: false, says: `ran out on ${written(word.holdsUntil)}: ask again` }
         if (since.length > 0) return { holds: false, says: `was said before ${since.join(', ')}: ask again` }
@@ -36,7 +40,10 @@ export function useVetsWords() {
     function runningOut(dog: Dog): string[] {
         const soon = new Date(Date.parse(`${today()}T00:00:00Z`) + SOON_DAYS * MS_A_DAY).toISOString().slice(0, 10)
 
-        return of(dog).map((word) => ({ word, now: state(word, dog) })).filter(({ word, now }) => !now.holds || (word.holdsUntil !== null && word.holdsUntil <= soon)).map(({ now }) => `The vet's word ${now.says}`)
+        return of(dog)
+            .map((word) => ({ word, now: state(word, dog) }))
+            .filter(({ word, now }) => !now.holds || (word.holdsUntil !== null && word.holdsUntil <= soon))
+            .map(({ now }) => `The vet's word ${now.says}`)
     }
 
     return { of, state, runningOut, written }

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { mdiBarcode, mdiBookCheckOutline, mdiCashMultiple, mdiDeleteRestore, mdiFountainPenTip, mdiHomeEditOutline, mdiSwapHorizontal, mdiCorn } from '@mdi/js'
+import {
+    mdiBarcode,
+    mdiBookCheckOutline,
+    mdiCashMultiple,
+    mdiDeleteRestore,
+    mdiFountainPenTip,
+    mdiHomeEditOutline,
+    mdiSwapHorizontal,
+    mdiCorn,
+} from '@mdi/js'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 
@@ -7,8 +16,14 @@ import { useRoute } from 'vue-router'
 const route = useRoute()
 
 const PARTS = [
-    { to: '/cupboard/labels', name: 'Labels', icon: mdiBarcode }, { to: '/cupboard/foods', name: 'Foods', icon: mdiCorn }, { to: '/cupboard/swaps', name: 'Swaps', icon: mdiSwapHorizontal }, { to: '/cupboard/prices', name: 'Prices', icon: mdiCashMultiple },
-    { to: '/cupboard/rules', name: 'Rule book', icon: mdiBookCheckOutline }, { to: '/cupboard/confirmed', name: 'Confirmed', icon: mdiFountainPenTip }, { to: '/cupboard/house', name: 'House rules', icon: mdiHomeEditOutline }, { to: '/cupboard/trash', name: 'Trash', icon: mdiDeleteRestore },
+    { to: '/cupboard/labels', name: 'Labels', icon: mdiBarcode },
+    { to: '/cupboard/foods', name: 'Foods', icon: mdiCorn },
+    { to: '/cupboard/swaps', name: 'Swaps', icon: mdiSwapHorizontal },
+    { to: '/cupboard/prices', name: 'Prices', icon: mdiCashMultiple },
+    { to: '/cupboard/rules', name: 'Rule book', icon: mdiBookCheckOutline },
+    { to: '/cupboard/confirmed', name: 'Confirmed', icon: mdiFountainPenTip },
+    { to: '/cupboard/house', name: 'House rules', icon: mdiHomeEditOutline },
+    { to: '/cupboard/trash', name: 'Trash', icon: mdiDeleteRestore },
 ]
 const title = computed(() => String(route.meta['title'] ?? 'Cupboard'))
 </script>
@@ -16,10 +31,14 @@ const title = computed(() => String(route.meta['title'] ?? 'Cupboard'))
 <template>
     <div class="place place--wide cupboard">
         <nav class="cupboard__parts" aria-label="In the cupboard">
-            <router-link v-for="part in PARTS" :key="part.to" :to="part.to" class="cupboard__part"><v-icon :icon="part.icon" size="20" aria-hidden="true" /><span>{{ part.name }}</span></router-link>
+            <router-link v-for="part in PARTS" :key="part.to" :to="part.to" class="cupboard__part"
+                ><v-icon :icon="part.icon" size="20" aria-hidden="true" /><span>{{ part.name }}</span></router-link
+            >
         </nav>
         <section class="cupboard__open">
-            <header class="place__head"><h1>{{ title }}</h1></header>
+            <header class="place__head">
+                <h1>{{ title }}</h1>
+            </header>
             <router-view />
         </section>
     </div>

@@ -13,7 +13,7 @@ const problem = ref<string | null>(null)
 interface Question {
     key: 'energySchool' | 'calorieConvention' | 'garlic' | 'units' | 'pseudoGrains'
     asks: string
-    answers: { value: string, name: string, gloss: string }[]
+    answers: { value: string; name: string; gloss: string }[]
 }
 
 /** How large the cups and spoons of a system are, by the same table that weighs with them. */
@@ -23,20 +23,56 @@ function sizeOf(units: string): string {
 }
 
 const questions = computed<Question[]>(() => [
-    { key: 'energySchool', asks: 'How is a dog\'s energy worked out?', answers: [
-        { value: 'clinic', name: 'Clinic factors', gloss: 'resting energy times a factor for stage and neutering, as in the guidelines of AAHA and WSAVA' },
-        { value: 'nrc', name: 'Research formula', gloss: 'NRC 2006; usually higher, and follows a puppy\'s growth' }] },
-    { key: 'calorieConvention', asks: 'How are calories of food counted?', answers: [
-        { value: '4-9-4', name: '4-9-4', gloss: 'as for human-grade food; the default' },
-        { value: 'modified', name: '3.5-8.5-3.5', gloss: 'the convention of pet-food labels' }] },
-    { key: 'garlic', asks: 'Garlic?', answers: [
-        { value: 'avoid', name: 'Never', gloss: 'the default, and the safe choice' },
-        { value: 'measured', name: 'Measured', gloss: 'this kitchen\'s own choice, against the caution: at most 0.1 g fresh per kg a day; still refused for puppies, pregnant, anaemic and sensitive dogs' }] },
-    { key: 'units', asks: 'Whose cups and spoons?', answers: [
-        { value: 'us', name: 'American', gloss: sizeOf('us') }, { value: 'metric', name: 'Metric', gloss: sizeOf('metric') },
-        { value: 'imperial', name: 'Imperial', gloss: sizeOf('imperial') }, { value: 'australian', name: 'Australian', gloss: sizeOf('australian') }] },
-    { key: 'pseudoGrains', asks: 'Do buckwheat, quinoa and amaranth count as grain?', answers: [
-        { value: 'not-grain', name: 'No', gloss: 'they are not grasses' }, { value: 'grain', name: 'Yes', gloss: 'strict: a dog kept off grain gets none of them' }] },
+    {
+        key: 'energySchool',
+        asks: "How is a dog's energy worked out?",
+        answers: [
+            {
+                value: 'clinic',
+                name: 'Clinic factors',
+                gloss: 'resting energy times a factor for stage and neutering, as in the guidelines of AAHA and WSAVA',
+            },
+            { value: 'nrc', name: 'Research formula', gloss: "NRC 2006; usually higher, and follows a puppy's growth" },
+        ],
+    },
+    {
+        key: 'calorieConvention',
+        asks: 'How are calories of food counted?',
+        answers: [
+            { value: '4-9-4', name: '4-9-4', gloss: 'as for human-grade food; the default' },
+            { value: 'modified', name: '3.5-8.5-3.5', gloss: 'the convention of pet-food labels' },
+        ],
+    },
+    {
+        key: 'garlic',
+        asks: 'Garlic?',
+        answers: [
+            { value: 'avoid', name: 'Never', gloss: 'the default, and the safe choice' },
+            {
+                value: 'measured',
+                name: 'Measured',
+                gloss: "this kitchen's own choice, against the caution: at most 0.1 g fresh per kg a day; still refused for puppies, pregnant, anaemic and sensitive dogs",
+            },
+        ],
+    },
+    {
+        key: 'units',
+        asks: 'Whose cups and spoons?',
+        answers: [
+            { value: 'us', name: 'American', gloss: sizeOf('us') },
+            { value: 'metric', name: 'Metric', gloss: sizeOf('metric') },
+            { value: 'imperial', name: 'Imperial', gloss: sizeOf('imperial') },
+            { value: 'australian', name: 'Australian', gloss: sizeOf('australian') },
+        ],
+    },
+    {
+        key: 'pseudoGrains',
+        asks: 'Do buckwheat, quinoa and amaranth count as grain?',
+        answers: [
+            { value: 'not-grain', name: 'No', gloss: 'they are not grasses' },
+            { value: 'grain', name: 'Yes', gloss: 'strict: a dog kept off grain gets none of them' },
+        ],
+    },
 ])
 
 /** Every zone this browser knows, and the kitchen's own. */
@@ -69,24 +105,62 @@ async function choose(fields: KitchenFields): Promise<void> {
             <fieldset>
                 <legend>Whose kitchen it is</legend>
                 <div class="fields">
-                    <v-text-field :model-value="kitchen.kitchen.name" class="field--long" label="Name of the kitchen" maxlength="120" autocomplete="off" @change="named('name', $event)" />
-                    <v-text-field :model-value="kitchen.kitchen.baker" class="field--long" label="Who bakes here" maxlength="120" autocomplete="off" @change="named('baker', $event)" />
+                    <v-text-field
+                        :model-value="kitchen.kitchen.name"
+                        class="field--long"
+                        label="Name of the kitchen"
+                        maxlength="120"
+                        autocomplete="off"
+                        @change="named('name', $event)"
+                    />
+                    <v-text-field
+                        :model-value="kitchen.kitchen.baker"
+                        class="field--long"
+                        label="Who bakes here"
+                        maxlength="120"
+                        autocomplete="off"
+                        @change="named('baker', $event)"
+                    />
                 </div>
             </fieldset>
             <fieldset v-for="question in questions" :key="question.key">
                 <legend>{{ question.asks }}</legend>
-                <v-radio-group :model-value="kitchen.kitchen.policy[question.key]" :name="question.key" :aria-label="question.asks" hide-details @update:model-value="choose({ [question.key]: $event })">
-                    <v-radio v-for="one in question.answers" :key="one.value" :value="one.value"><template #label><span><strong>{{ one.name }}</strong> — {{ one.gloss }}</span></template></v-radio>
+                <v-radio-group
+                    :model-value="kitchen.kitchen.policy[question.key]"
+                    :name="question.key"
+                    :aria-label="question.asks"
+                    hide-details
+                    @update:model-value="choose({ [question.key]: $event })"
+                >
+                    <v-radio v-for="one in question.answers" :key="one.value" :value="one.value"
+                        ><template #label
+                            ><span
+                                ><strong>{{ one.name }}</strong> — {{ one.gloss }}</span
+                            ></template
+                        ></v-radio
+                    >
                 </v-radio-group>
             </fieldset>
             <fieldset>
                 <legend>Share of the day that treats may take, at most</legend>
-                <NumberField label="percent, up to 10; empty for the usual" :short="false" :value="kitchen.kitchen.policy.budgetPercent" :most="10" @meant="choose({ budgetPercent: $event })" />
+                <NumberField
+                    label="percent, up to 10; empty for the usual"
+                    :short="false"
+                    :value="kitchen.kitchen.policy.budgetPercent"
+                    :most="10"
+                    @meant="choose({ budgetPercent: $event })"
+                />
                 <p class="hint">It may be lowered, never raised: the usual is 10 %, and 5 % for a puppy, a weight-loss plan or any condition.</p>
             </fieldset>
             <fieldset>
                 <legend>Where the kitchen is</legend>
-                <v-autocomplete label="Time zone, for what is today" class="field--long" :model-value="kitchen.kitchen.timezone" :items="zones" @update:model-value="zone" />
+                <v-autocomplete
+                    label="Time zone, for what is today"
+                    class="field--long"
+                    :model-value="kitchen.kitchen.timezone"
+                    :items="zones"
+                    @update:model-value="zone"
+                />
             </fieldset>
             <ClearKitchen />
         </form>

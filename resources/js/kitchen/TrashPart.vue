@@ -16,7 +16,17 @@ const { putAway, bringBack: layAgain } = useSheet()
 const found = ref<Trashed[] | null>(null)
 const problem = ref<string | null>(null)
 
-const KINDS: Record<string, string> = { dogs: 'dog', recipes: 'recipe', products: 'jar', names: 'word', foods: 'food', swaps: 'swap', prices: 'price', weighings: 'weight', confirmations: 'confirmation' }
+const KINDS: Record<string, string> = {
+    dogs: 'dog',
+    recipes: 'recipe',
+    products: 'jar',
+    names: 'word',
+    foods: 'food',
+    swaps: 'swap',
+    prices: 'price',
+    weighings: 'weight',
+    confirmations: 'confirmation',
+}
 
 async function look(): Promise<void> {
     try {
@@ -34,21 +44,39 @@ async function back(one: Trashed): Promise<void> {
 }
 
 function nameOf(one: Trashed): string {
-    return one.kind === 'prices' || one.kind === 'swaps' ? kitchen.nameOf(one.name) : one.kind === 'weighings' ? writtenDate(one.name, kitchen.kitchen?.datesAs ?? 'dmy') : one.name
+    return one.kind === 'prices' || one.kind === 'swaps'
+        ? kitchen.nameOf(one.name)
+        : one.kind === 'weighings'
+          ? writtenDate(one.name, kitchen.kitchen?.datesAs ?? 'dmy')
+          : one.name
 }
 
 onMounted(look)
-watch(() => kitchen.number, () => void look())
+watch(
+    () => kitchen.number,
+    () => void look(),
+)
 </script>
 
 <template>
     <section aria-label="What was taken away">
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <p v-if="putAway !== null" class="trash__row">The sheet “{{ putAway.draft.sheet.title || 'Untitled sheet' }}” was put away from the bench. <v-btn variant="outlined" @click="layAgain">Bring it back</v-btn></p>
+        <p v-if="putAway !== null" class="trash__row">
+            The sheet “{{ putAway.draft.sheet.title || 'Untitled sheet' }}” was put away from the bench.
+            <v-btn variant="outlined" @click="layAgain">Bring it back</v-btn>
+        </p>
         <v-skeleton-loader v-if="found === null && problem === null" type="list-item-two-line@3" />
         <p v-else-if="found?.length === 0" class="hint">Nothing was taken away in the last thirty days.</p>
         <ul v-else class="trash">
-            <li v-for="one in found" :key="one.id" class="trash__row"><span><strong>{{ nameOf(one) }}</strong> <small>{{ KINDS[one.kind] ?? one.kind }}, taken away {{ writtenDate(one.takenAt.slice(0, 10), kitchen.kitchen?.datesAs ?? 'dmy') }}; gone for good {{ writtenDate(one.goneOn, kitchen.kitchen?.datesAs ?? 'dmy') }}</small></span><v-btn variant="outlined" :aria-label="`Bring ${nameOf(one)} back`" @click="back(one)">Bring back</v-btn></li>
+            <li v-for="one in found" :key="one.id" class="trash__row">
+                <span
+                    ><strong>{{ nameOf(one) }}</strong>
+                    <small
+                        >{{ KINDS[one.kind] ?? one.kind }}, taken away {{ writtenDate(one.takenAt.slice(0, 10), kitchen.kitchen?.datesAs ?? 'dmy') }};
+                        gone for good {{ writtenDate(one.goneOn, kitchen.kitchen?.datesAs ?? 'dmy') }}</small
+                    ></span
+                ><v-btn variant="outlined" :aria-label="`Bring ${nameOf(one)} back`" @click="back(one)">Bring back</v-btn>
+            </li>
         </ul>
     </section>
 </template>

@@ -12,7 +12,9 @@ type Kind = 'dogs' | 'recipes' | 'products' | 'names' | 'foods' | 'swaps' | 'pri
  */
 export async function takeAway(kitchen: KitchenOnPage, outbox: Outbox, kind: Kind, id: string, name: string, whence = 'out'): Promise<void> {
     await kitchen.all[kind].remove(id)
-    tell(`“${name}” was taken ${whence}. It lies in the trash for thirty days.`, 'Undo', () => { void bringBack(kitchen, outbox, kind, id) })
+    tell(`“${name}” was taken ${whence}. It lies in the trash for thirty days.`, 'Undo', () => {
+        void bringBack(kitchen, outbox, kind, id)
+    })
 }
 
 export async function bringBack(kitchen: KitchenOnPage, outbox: Outbox, kind: string, id: string): Promise<void> {

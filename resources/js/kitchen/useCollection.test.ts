@@ -4,16 +4,28 @@ import { Outbox } from '../api/outbox'
 import { heldStore } from '../ui/store'
 import { useCollection } from './useCollection'
 
-interface Thing { id: string, version: number, title: string }
+interface Thing {
+    id: string
+    version: number
+    title: string
+}
 type Fields = Partial<Pick<Thing, 'title'>>
 
 const alone = { take: (work: () => Promise<void>) => work() }
-const settled = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve) })
+const settled = (): Promise<void> =>
+    new Promise((resolve) => {
+        setTimeout(resolve)
+    })
 
 /** A kitchen that answers what it is told to, and remembers what it was asked. */
 function kitchenThat(answers: (method: string, path: string, body: Fields, base: string | undefined) => Thing | undefined) {
     const asked: string[] = []
-    const outbox = new Outbox(heldStore(), Date.now, alone, (async (method: string, path: string, body?: unknown, more?: { headers?: Record<string, string> }) => {
+    const outbox = new Outbox(heldStore(), Date.now, alone, (async (
+        method: string,
+        path: string,
+        body?: unknown,
+        more?: { headers?: Record<string, string> },
+    ) => {
         await Promise.resolve()
         asked.push(`${method} ${path}`)
 
@@ -29,7 +41,9 @@ describe('things the kitchen keeps', () => {
         const { asked, things } = kitchenThat((method, path, body, base) => {
             bases.push(base)
 
-            return method === 'DELETE' ? undefined : { id: method === 'POST' ? '1' : path.slice(-1), version: method === 'POST' ? 1 : 2, title: 'b', ...body }
+            return method === 'DELETE'
+                ? undefined
+                : { id: method === 'POST' ? '1' : path.slice(-1), version: method === 'POST' ? 1 : 2, title: 'b', ...body }
         })
         things.lay([{ id: '2', version: 7, title: 'c' }])
         expect(await things.keep(null, { title: 'd' }, { id: '1' })).toEqual({ id: '1', version: 1, title: 'd' })
@@ -43,7 +57,9 @@ describe('things the kitchen keeps', () => {
     })
 
     it('stand as they did where the kitchen refuses', async () => {
-        const { things, outbox } = kitchenThat(() => { throw new KitchenProblem({ ...refusal('missing', '', 'A name is missing.'), status: 422 }) })
+        const { things, outbox } = kitchenThat(() => {
+            throw new KitchenProblem({ ...refusal('missing', '', 'A name is missing.'), status: 422 })
+        })
         things.lay([{ id: '1', version: 1, title: 'a' }])
         const sent = things.keep('1', { title: '' })
         expect(things.items[0]?.title).toBe('')
@@ -54,8 +70,13 @@ describe('things the kitchen keeps', () => {
     })
 
     it('show what waits while the kitchen is away, and say that it waits', async () => {
-        const { things, outbox } = kitchenThat(() => { throw new KitchenProblem(UNREACHABLE) })
-        things.lay([{ id: '1', version: 1, title: 'a' }, { id: '2', version: 1, title: 'b' }])
+        const { things, outbox } = kitchenThat(() => {
+            throw new KitchenProblem(UNREACHABLE)
+        })
+        things.lay([
+            { id: '1', version: 1, title: 'a' },
+            { id: '2', version: 1, title: 'b' },
+        ])
         expect(await things.keep('1', { title: 'z' })).toMatchObject({ id: '1', title: 'z' })
         const added = await things.keep(null, { title: 'm' })
         await things.remove('2')
@@ -67,8 +88,17 @@ describe('things the kitchen keeps', () => {
 
     it('take what others changed, and no older news over newer', async () => {
         const { things } = kitchenThat(() => undefined)
-        things.lay([{ id: '1', version: 3, title: 'a' }, { id: '2', version: 1, title: 'b' }])
-        things.took([{ id: '1', version: 2, title: 'old' }, { id: '3', version: 1, title: 'c' }], ['2'])
+        things.lay([
+            { id: '1', version: 3, title: 'a' },
+            { id: '2', version: 1, title: 'b' },
+        ])
+        things.took(
+            [
+                { id: '1', version: 2, title: 'old' },
+                { id: '3', version: 1, title: 'c' },
+            ],
+            ['2'],
+        )
         await settled()
         expect(things.items.map((one) => one.title)).toEqual(['a', 'c'])
     })

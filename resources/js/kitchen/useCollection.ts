@@ -3,7 +3,7 @@ import { kept } from '../api/client'
 import type { Outbox } from '../api/outbox'
 
 /** Things of one kind that the kitchen keeps, as the page knows them: what the kitchen told, with what is on its way laid over it. */
-export interface Collection<T extends { id: string, version: number }, F> {
+export interface Collection<T extends { id: string; version: number }, F> {
     items: T[]
     /** Takes the whole list as the kitchen gave it. */
     lay: (items: T[]) => void
@@ -45,12 +45,18 @@ export interface CollectionOptions<T, F> {
 }
 
 /** @param kind as the kitchen tells of them */
-export function useCollection<T extends { id: string, version: number }, F = Partial<Omit<T, 'id' | 'version'>>>(outbox: Outbox, kind: string, { partly = false, path = kind, inOrder, over = (fields) => fields as unknown as Partial<T>, called = () => kind }: CollectionOptions<T, F> = {}): Collection<T, F> {
+export function useCollection<T extends { id: string; version: number }, F = Partial<Omit<T, 'id' | 'version'>>>(
+    outbox: Outbox,
+    kind: string,
+    { partly = false, path = kind, inOrder, over = (fields) => fields as unknown as Partial<T>, called = () => kind }: CollectionOptions<T, F> = {},
+): Collection<T, F> {
     const at = kept<T>(path)
     const known = shallowRef<T[]>([])
-    const sorted = (items: T[]): T[] => inOrder === undefined ? items : [...items].sort(inOrder)
+    const sorted = (items: T[]): T[] => (inOrder === undefined ? items : [...items].sort(inOrder))
 
-    const mine = computed(() => outbox.entries.filter((one) => one.kind === kind && one.state === 'waits' && (one.path === path || one.path.startsWith(`${path}/`))))
+    const mine = computed(() =>
+        outbox.entries.filter((one) => one.kind === kind && one.state === 'waits' && (one.path === path || one.path.startsWith(`${path}/`))),
+    )
     // thousands of them are read and none is written into: the list changes, and nobody watches its inside
     const shown = computed(() => {
         let items = known.value
@@ -59,7 +65,7 @@ export function useCollection<T extends { id: string, version: number }, F = Par
             if (entry.method === 'DELETE') items = items.filter((other) => other.id !== entry.id)
             else {
                 const next = { ...(one ?? { id: entry.id, version: 0 }), ...over(entry.body as F, one) } as T
-                items = one === null ? [...items, next] : items.map((other) => other === one ? next : other)
+                items = one === null ? [...items, next] : items.map((other) => (other === one ? next : other))
             }
         }
 
@@ -69,7 +75,7 @@ export function useCollection<T extends { id: string, version: number }, F = Par
     function put(one: T): T {
         const old = known.value.find((other) => other.id === one.id)
         if (old !== undefined && old.version > one.version) return old
-        known.value = sorted(old === undefined ? [...known.value, one] : known.value.map((other) => other === old ? one : other))
+        known.value = sorted(old === undefined ? [...known.value, one] : known.value.map((other) => (other === old ? one : other)))
 
         return one
     }
@@ -98,15 +104,25 @@ export function useCollection<T extends { id: string, version: number }, F = Par
             const body = toRaw(fields) as unknown as Record<string, unknown>
             const name = called({ ...(before ?? {}), ...(body as object) } as Partial<T> & Partial<F>)
             const key = made ?? crypto.randomUUID()
-            const sent = await outbox.put(id === null
-                ? { method: 'POST', path, kind, id: key, key, name, body, base: null }
-                : { method: 'PATCH', path: `${path}/${id}`, kind, id, name, body, base: base ?? before?.version ?? null })
+            const sent = await outbox.put(
+                id === null
+                    ? { method: 'POST', path, kind, id: key, key, name, body, base: null }
+                    : { method: 'PATCH', path: `${path}/${id}`, kind, id, name, body, base: base ?? before?.version ?? null },
+            )
 
-            return sent.done ? sent.answer as T : collection.of(id ?? key) ?? { ...(before ?? {}), ...(body as object) } as T
+            return sent.done ? (sent.answer as T) : (collection.of(id ?? key) ?? ({ ...(before ?? {}), ...(body as object) } as T))
         },
         async remove(id) {
             const one = shown.value.find((other) => other.id === id)
-            await outbox.put({ method: 'DELETE', path: `${path}/${id}`, kind, id, name: one === undefined ? kind : called(one as unknown as Partial<T> & Partial<F>), body: null, base: null })
+            await outbox.put({
+                method: 'DELETE',
+                path: `${path}/${id}`,
+                kind,
+                id,
+                name: one === undefined ? kind : called(one as unknown as Partial<T> & Partial<F>),
+                body: null,
+                base: null,
+            })
         },
     }
     outbox.follow((entry, answer) => {

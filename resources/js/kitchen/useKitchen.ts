@@ -1,12 +1,43 @@
 import { computed, markRaw, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
-import { api, KitchenProblem, refusal, UNREACHABLE, type DogFields, type KitchenFields, type NameFields, type ProductFields, type RecipeFields, type ConfirmationFields } from '../api/client'
+import {
+    api,
+    KitchenProblem,
+    refusal,
+    UNREACHABLE,
+    type DogFields,
+    type KitchenFields,
+    type NameFields,
+    type ProductFields,
+    type RecipeFields,
+    type ConfirmationFields,
+} from '../api/client'
 import { Outbox } from '../api/outbox'
-import type { Changes, Choices, ConfirmationRecord, Dog, KeptFood, KeptName, KeptPrice, KeptSwap, Kitchen, OwnFood, OwnSwap, Price, Product, Recipe, Slip, Vocabulary } from '../api/types.generated'
+import type {
+    Changes,
+    Choices,
+    ConfirmationRecord,
+    Dog,
+    KeptFood,
+    KeptName,
+    KeptPrice,
+    KeptSwap,
+    Kitchen,
+    OwnFood,
+    OwnSwap,
+    Price,
+    Product,
+    Recipe,
+    Slip,
+    Vocabulary,
+} from '../api/types.generated'
 import { useCollection, type Collection } from './useCollection'
 import { given } from '../ui/given'
 
 const collator = new Intl.Collator(undefined, { sensitivity: 'base' })
-const by = <T>(said: (one: T) => string) => (one: T, two: T): number => collator.compare(said(one), said(two))
+const by =
+    <T>(said: (one: T) => string) =>
+    (one: T, two: T): number =>
+        collator.compare(said(one), said(two))
 
 /** The open kitchen: its house rules, and everything it keeps, each kind in a collection. */
 export function createKitchen(outbox: Outbox = new Outbox()) {
@@ -19,13 +50,44 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
     const number = ref<number | null>(null)
     const all = {
         dogs: useCollection<Dog, DogFields>(outbox, 'dogs', { over: dogWith, called: (one) => one.name ?? 'a dog' }),
-        recipes: useCollection<Slip, RecipeFields>(outbox, 'recipes', { partly: true, inOrder: by((one) => one.title), over: slipWith, called: (one) => one.title ?? 'a recipe' }),
-        products: useCollection<Product, ProductFields>(outbox, 'products', { inOrder: by((one) => one.name), over: productWith, called: (one) => one.name ?? 'a jar' }),
+        recipes: useCollection<Slip, RecipeFields>(outbox, 'recipes', {
+            partly: true,
+            inOrder: by((one) => one.title),
+            over: slipWith,
+            called: (one) => one.title ?? 'a recipe',
+        }),
+        products: useCollection<Product, ProductFields>(outbox, 'products', {
+            inOrder: by((one) => one.name),
+            over: productWith,
+            called: (one) => one.name ?? 'a jar',
+        }),
         names: useCollection<KeptName, NameFields>(outbox, 'names', { called: (one) => one.words ?? 'a word' }),
-        foods: useCollection<KeptFood, OwnFood>(outbox, 'foods', { over: (fields, one) => ({ ingredient: one?.ingredient ?? '', food: fields }), called: (one) => one.food?.name ?? one.name ?? 'a food' }),
-        swaps: useCollection<KeptSwap, OwnSwap>(outbox, 'swaps', { path: 'own-swaps', over: (swap) => ({ swap }), called: () => 'a swap of your own' }),
-        prices: useCollection<KeptPrice, Price>(outbox, 'prices', { over: (price) => ({ price }), called: (one) => `the price of ${nameOf(one.price?.ingredient ?? one.ingredient ?? '')}` }),
-        words: useCollection<ConfirmationRecord, ConfirmationFields>(outbox, 'confirmations', { over: (fields) => ({ saidAt: '', saidBy: '', dataVersion: '', takenBackAt: null, productId: null, holdsUntil: null, known: [], ...fields }), called: (one) => one.dog === null || one.dog === undefined ? 'a label that was read' : `the vet's word for ${one.dog}` }),
+        foods: useCollection<KeptFood, OwnFood>(outbox, 'foods', {
+            over: (fields, one) => ({ ingredient: one?.ingredient ?? '', food: fields }),
+            called: (one) => one.food?.name ?? one.name ?? 'a food',
+        }),
+        swaps: useCollection<KeptSwap, OwnSwap>(outbox, 'swaps', {
+            path: 'own-swaps',
+            over: (swap) => ({ swap }),
+            called: () => 'a swap of your own',
+        }),
+        prices: useCollection<KeptPrice, Price>(outbox, 'prices', {
+            over: (price) => ({ price }),
+            called: (one) => `the price of ${nameOf(one.price?.ingredient ?? one.ingredient ?? '')}`,
+        }),
+        words: useCollection<ConfirmationRecord, ConfirmationFields>(outbox, 'confirmations', {
+            over: (fields) => ({
+                saidAt: '',
+                saidBy: '',
+                dataVersion: '',
+                takenBackAt: null,
+                productId: null,
+                holdsUntil: null,
+                known: [],
+                ...fields,
+            }),
+            called: (one) => (one.dog === null || one.dog === undefined ? 'a label that was read' : `the vet's word for ${one.dog}`),
+        }),
     }
     const dogs = computed(() => all.dogs.items)
     const recipes = computed(() => all.recipes.items)
@@ -34,11 +96,27 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
     const writtenRecipes = computed(() => recipes.value.slice(0, 200).map((one) => one.begins))
 
     /** The house rules, with those laid over that are on their way. */
-    const kitchen = computed<Kitchen | null>(() => known.value === null ? null : outbox.entries.filter((one) => one.kind === 'kitchen' && one.state === 'waits').reduce((one, { body }) => kitchenWith(body as KitchenFields, one), known.value))
+    const kitchen = computed<Kitchen | null>(() =>
+        known.value === null
+            ? null
+            : outbox.entries
+                  .filter((one) => one.kind === 'kitchen' && one.state === 'waits')
+                  .reduce((one, { body }) => kitchenWith(body as KitchenFields, one), known.value),
+    )
 
     /** Changes whenever something is kept that an answer may rest on: whoever asked asks again. */
     const version = ref(0)
-    watch([dogs, () => JSON.stringify(kitchen.value), ...(['products', 'names', 'foods', 'swaps', 'prices', 'words'] as const).map((kind) => () => all[kind].items)], () => { version.value++ }, { flush: 'sync' })
+    watch(
+        [
+            dogs,
+            () => JSON.stringify(kitchen.value),
+            ...(['products', 'names', 'foods', 'swaps', 'prices', 'words'] as const).map((kind) => () => all[kind].items),
+        ],
+        () => {
+            version.value++
+        },
+        { flush: 'sync' },
+    )
 
     /** Whole recipes that were read, by their ids; one is read anew when its slip has another version. */
     const read = new Map<string, Recipe>()
@@ -61,7 +139,13 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
 
     /** What is on its way stands in it already. */
     function withWaiting(one: Recipe): Recipe {
-        return Object.assign({ ...one }, ...outbox.of('recipes', one.id).filter((entry) => entry.state === 'waits' && entry.method === 'PATCH').map((entry) => entry.body ?? {})) as Recipe
+        return Object.assign(
+            { ...one },
+            ...outbox
+                .of('recipes', one.id)
+                .filter((entry) => entry.state === 'waits' && entry.method === 'PATCH')
+                .map((entry) => entry.body ?? {}),
+        ) as Recipe
     }
 
     let opening: Promise<void> | null = null
@@ -82,7 +166,8 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             const [opened, chosen] = await Promise.all([api.kitchen(), choices.value ?? api.choices()])
             known.value = opened.kitchen
             number.value = opened.number
-            for (const kind of ['dogs', 'products', 'names', 'foods', 'swaps', 'prices', 'words'] as const) (all[kind] as unknown as Collection<{ id: string, version: number }, unknown>).lay(opened[kind])
+            for (const kind of ['dogs', 'products', 'names', 'foods', 'swaps', 'prices', 'words'] as const)
+                (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).lay(opened[kind])
             choices.value = markRaw(chosen)
             trouble.value = null
             all.recipes.lay(await api.shelf())
@@ -100,14 +185,18 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         const newest = houseRules?.[0]
         if (newest !== undefined && newest.version > (known.value?.version ?? 0)) known.value = newest
         const gone = (kind: string): string[] => changes.gone.filter((one) => one.kind === kind).map((one) => one.id)
-        for (const kind of ['dogs', 'recipes', 'products', 'names', 'foods', 'swaps', 'prices'] as const) (all[kind] as unknown as Collection<{ id: string, version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
-        all.words.took((confirmations ?? []).filter(lasts), (confirmations ?? []).filter((one) => !lasts(one)).map((one) => one.id))
+        for (const kind of ['dogs', 'recipes', 'products', 'names', 'foods', 'swaps', 'prices'] as const)
+            (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
+        all.words.took(
+            (confirmations ?? []).filter(lasts),
+            (confirmations ?? []).filter((one) => !lasts(one)).map((one) => one.id),
+        )
         for (const one of kinds.weighings ?? []) weighed.value = { dog: one.dogId, times: weighed.value.times + 1 }
         if (gone('weighings').length > 0) weighed.value = { dog: null, times: weighed.value.times + 1 }
     }
 
     /** Of which dog a weight was written down or taken out elsewhere; null: nobody knows which. */
-    const weighed = ref<{ dog: string | null, times: number }>({ dog: null, times: 0 })
+    const weighed = ref<{ dog: string | null; times: number }>({ dog: null, times: 0 })
 
     outbox.follow((entry, answer) => {
         if (entry.kind === 'kitchen') known.value = answer as Kitchen
@@ -119,7 +208,10 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
     })
 
     /** Every food that can be named: of the catalogue, and of this kitchen. */
-    const foodsByName = computed(() => [...choices.value?.foods ?? [], ...all.foods.items.map((one) => ({ id: one.ingredient, name: one.food.name }))])
+    const foodsByName = computed(() => [
+        ...(choices.value?.foods ?? []),
+        ...all.foods.items.map((one) => ({ id: one.ingredient, name: one.food.name })),
+    ])
 
     /**
      * What core calls the food of a name.
@@ -151,13 +243,46 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
 
     /** @throws KitchenProblem */
     async function change(fields: KitchenFields): Promise<void> {
-        await outbox.put({ method: 'PATCH', path: 'kitchen', kind: 'kitchen', id: null, name: 'the house rules', body: fields, base: known.value?.version ?? null })
+        await outbox.put({
+            method: 'PATCH',
+            path: 'kitchen',
+            kind: 'kitchen',
+            id: null,
+            name: 'the house rules',
+            body: fields,
+            base: known.value?.version ?? null,
+        })
     }
 
     return reactive({
-        kitchen, choices, vocabulary, trouble, number, all, version, weighed, atTable, ownWords, writtenRecipes, foodsByName, foodCalled, nameOf, open, opened, took, recipe, seat, change, dogs, recipes,
-        products: computed(() => all.products.items), names: computed(() => all.names.items), foods: computed(() => all.foods.items),
-        swaps: computed(() => all.swaps.items), prices: computed(() => all.prices.items), words: computed(() => all.words.items.filter(lasts)),
+        kitchen,
+        choices,
+        vocabulary,
+        trouble,
+        number,
+        all,
+        version,
+        weighed,
+        atTable,
+        ownWords,
+        writtenRecipes,
+        foodsByName,
+        foodCalled,
+        nameOf,
+        open,
+        opened,
+        took,
+        recipe,
+        seat,
+        change,
+        dogs,
+        recipes,
+        products: computed(() => all.products.items),
+        names: computed(() => all.names.items),
+        foods: computed(() => all.foods.items),
+        swaps: computed(() => all.swaps.items),
+        prices: computed(() => all.prices.items),
+        words: computed(() => all.words.items.filter(lasts)),
     })
 }
 
@@ -166,22 +291,76 @@ function lasts(word: ConfirmationRecord): boolean {
 }
 
 const NEW_DOG: Omit<Dog, 'id' | 'version' | 'name'> = {
-    weightKg: null, ageMonths: null, bornOn: null, sex: null, neutered: null, bodyCondition: null, activity: 'normal', breed: null, expectedAdultWeightKg: null, stage: null, teeth: 'full', eating: 'normal',
-    allergies: [], allowList: null, conditions: [], medicines: [], newIngredients: [], dislikes: [], foodKcalPer100g: null, budgetPercent: null, atTable: true, meals: null, weightSaid: null,
+    weightKg: null,
+    ageMonths: null,
+    bornOn: null,
+    sex: null,
+    neutered: null,
+    bodyCondition: null,
+    activity: 'normal',
+    breed: null,
+    expectedAdultWeightKg: null,
+    stage: null,
+    teeth: 'full',
+    eating: 'normal',
+    allergies: [],
+    allowList: null,
+    conditions: [],
+    medicines: [],
+    newIngredients: [],
+    dislikes: [],
+    foodKcalPer100g: null,
+    budgetPercent: null,
+    atTable: true,
+    meals: null,
+    weightSaid: null,
 }
 
 /** A dog as it will be once the kitchen has these fields. A weight in words is read there, and not before. */
 function dogWith({ weight, expectedAdultWeight, ...fields }: DogFields, one: Dog | null): Partial<Dog> {
-    return { ...(one === null ? NEW_DOG : {}), ...fields, ...(weight === undefined ? {} : { weightSaid: weight }), ...(expectedAdultWeight === undefined ? {} : {}) }
+    return {
+        ...(one === null ? NEW_DOG : {}),
+        ...fields,
+        ...(weight === undefined ? {} : { weightSaid: weight }),
+        ...(expectedAdultWeight === undefined ? {} : {}),
+    }
 }
 
 function slipWith(fields: RecipeFields, one: Slip | null): Partial<Slip> {
     const { title, text, steps, tags, favourite, photoId, promoted, parentId, notes, texture, cut } = fields
-    const said = { title, tags, favourite, photoId, promoted, parentId, notes, texture, ...(text === undefined ? {} : { begins: text.slice(0, 240) }), ...(steps === undefined ? {} : { hasMethod: steps !== '' }), ...(cut === undefined ? {} : { shape: cut?.shape ?? null }) }
+    const said = {
+        title,
+        tags,
+        favourite,
+        photoId,
+        promoted,
+        parentId,
+        notes,
+        texture,
+        ...(text === undefined ? {} : { begins: text.slice(0, 240) }),
+        ...(steps === undefined ? {} : { hasMethod: steps !== '' }),
+        ...(cut === undefined ? {} : { shape: cut?.shape ?? null }),
+    }
     const isAsked = text !== undefined || steps !== undefined || texture !== undefined || cut !== undefined
 
     return {
-        ...(one === null ? { title: '', begins: '', hasMethod: false, texture: null, shape: null, tags: [], favourite: false, photoId: null, promoted: false, parentId: null, notes: '', foods: [], updatedAt: new Date().toISOString() } : {}),
+        ...(one === null
+            ? {
+                  title: '',
+                  begins: '',
+                  hasMethod: false,
+                  texture: null,
+                  shape: null,
+                  tags: [],
+                  favourite: false,
+                  photoId: null,
+                  promoted: false,
+                  parentId: null,
+                  notes: '',
+                  foods: [],
+                  updatedAt: new Date().toISOString(),
+              }
+            : {}),
         ...Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)),
         // nobody has judged it as it is now
         ...(isAsked || one === null ? { judged: null } : {}),
@@ -191,24 +370,60 @@ function slipWith(fields: RecipeFields, one: Slip | null): Partial<Slip> {
 export function slipOf(recipe: Recipe): Slip {
     const { id, version, title, texture, tags, favourite, photoId, promoted, parentId, notes, updatedAt } = recipe
 
-    return { id, version, title, texture, tags, favourite, photoId, promoted, parentId, notes, updatedAt, begins: recipe.text.slice(0, 240), hasMethod: recipe.steps !== '', shape: recipe.cut?.shape ?? null, foods: [], judged: recipe.judged }
+    return {
+        id,
+        version,
+        title,
+        texture,
+        tags,
+        favourite,
+        photoId,
+        promoted,
+        parentId,
+        notes,
+        updatedAt,
+        begins: recipe.text.slice(0, 240),
+        hasMethod: recipe.steps !== '',
+        shape: recipe.cut?.shape ?? null,
+        foods: [],
+        judged: recipe.judged,
+    }
 }
 
 function productWith(fields: ProductFields, one: Product | null): Partial<Product> {
     const { name, number, ingredients } = fields
 
     return {
-        ...(one === null ? { name: '', number: null, ingredients: '', readOn: null, worst: 'unknown', dataVersion: '', readings: [], difference: null } : {}),
-        ...(name === undefined ? {} : { name }), ...(number === undefined ? {} : { number }), ...(ingredients === undefined ? {} : { ingredients, worst: 'unknown' as const }),
+        ...(one === null
+            ? { name: '', number: null, ingredients: '', readOn: null, worst: 'unknown', dataVersion: '', readings: [], difference: null }
+            : {}),
+        ...(name === undefined ? {} : { name }),
+        ...(number === undefined ? {} : { number }),
+        ...(ingredients === undefined ? {} : { ingredients, worst: 'unknown' as const }),
     }
 }
 
 function kitchenWith(fields: KitchenFields, one: Kitchen): Kitchen {
-    const { energySchool, calorieConvention, garlic, units, pseudoGrains, budgetPercent, trayWidthMm, trayLengthMm, trayGapMm, traysAtOnce, ...plain } = fields
-    const said = <T extends object>(some: T): Partial<T> => Object.fromEntries(Object.entries(some).filter(([, value]) => value !== undefined)) as Partial<T>
+    const {
+        energySchool,
+        calorieConvention,
+        garlic,
+        units,
+        pseudoGrains,
+        budgetPercent,
+        trayWidthMm,
+        trayLengthMm,
+        trayGapMm,
+        traysAtOnce,
+        ...plain
+    } = fields
+    const said = <T extends object>(some: T): Partial<T> =>
+        Object.fromEntries(Object.entries(some).filter(([, value]) => value !== undefined)) as Partial<T>
 
     return {
-        ...one, ...said(plain), policy: { ...one.policy, ...said({ energySchool, calorieConvention, garlic, units, pseudoGrains, budgetPercent }) },
+        ...one,
+        ...said(plain),
+        policy: { ...one.policy, ...said({ energySchool, calorieConvention, garlic, units, pseudoGrains, budgetPercent }) },
         tray: { ...one.tray, ...said({ widthMm: trayWidthMm, lengthMm: trayLengthMm, gapMm: trayGapMm, atOnce: traysAtOnce }) },
     } as Kitchen
 }
@@ -225,4 +440,3 @@ export function useKitchen(): KitchenOnPage {
 export function wordsOf(error: unknown): string {
     return error instanceof KitchenProblem ? error.message : 'Something went wrong in this page. What you typed is kept in this browser.'
 }
-

@@ -11,7 +11,13 @@ const HIDDEN_EVERY_MS = 20_000
 /** What other tabs, people and devices changed comes to this page within seconds; and whether the kitchen answers at all. */
 export function useNews(kitchen: KitchenOnPage, outbox: Outbox): void {
     const seen = useDocumentVisibility()
-    const { start } = useTimeoutFn(() => { void look() }, () => seen.value === 'hidden' ? HIDDEN_EVERY_MS : EVERY_MS, { immediate: false })
+    const { start } = useTimeoutFn(
+        () => {
+            void look()
+        },
+        () => (seen.value === 'hidden' ? HIDDEN_EVERY_MS : EVERY_MS),
+        { immediate: false },
+    )
     let looking = false
 
     async function look(): Promise<void> {
@@ -34,10 +40,18 @@ export function useNews(kitchen: KitchenOnPage, outbox: Outbox): void {
         start()
     }
 
-    watch(seen, (now) => { if (now === 'visible') void look() })
-    useEventListener(window, 'online', () => { void look() })
-    useEventListener(window, 'offline', () => { outbox.state.away = true })
-    useEventListener(window, 'storage', (event) => { if (event.key?.startsWith('mildbowl.outbox.') === true) outbox.look() })
+    watch(seen, (now) => {
+        if (now === 'visible') void look()
+    })
+    useEventListener(window, 'online', () => {
+        void look()
+    })
+    useEventListener(window, 'offline', () => {
+        outbox.state.away = true
+    })
+    useEventListener(window, 'storage', (event) => {
+        if (event.key?.startsWith('mildbowl.outbox.') === true) outbox.look()
+    })
     void outbox.work()
     start()
 }

@@ -23,7 +23,10 @@ async function look(): Promise<void> {
 }
 
 onMounted(look)
-watch(() => kitchen.number, () => void look())
+watch(
+    () => kitchen.number,
+    () => void look(),
+)
 
 function at(time: string): string {
     const when = new Date(time)
@@ -36,13 +39,24 @@ function at(time: string): string {
 <template>
     <section>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <p v-if="known && records.length === 0" class="hint">Nothing yet. When you say on the bench that a label was read or a vet was asked, it is written down here.</p>
+        <p v-if="known && records.length === 0" class="hint">
+            Nothing yet. When you say on the bench that a label was read or a vet was asked, it is written down here.
+        </p>
         <ul class="products">
             <li v-for="one in records" :key="one.id" class="slip">
-                <p><strong>{{ one.saidBy }}</strong>, {{ at(one.saidAt) }}: {{ LEVELS[one.level].word.toLowerCase() }}<template v-if="one.dog"> for {{ one.dog }}</template><template v-if="one.recipeTitle"> in {{ one.recipeTitle }}</template></p>
+                <p>
+                    <strong>{{ one.saidBy }}</strong>, {{ at(one.saidAt) }}: {{ LEVELS[one.level].word.toLowerCase()
+                    }}<template v-if="one.dog"> for {{ one.dog }}</template
+                    ><template v-if="one.recipeTitle"> in {{ one.recipeTitle }}</template>
+                </p>
                 <p v-if="one.line" class="slip__text">{{ one.line }}</p>
-                <p><q>{{ one.words }}</q></p>
-                <p class="hint"><template v-if="one.holdsUntil">holds until {{ writtenDate(one.holdsUntil, kitchen.kitchen?.datesAs ?? 'dmy') }} · </template>rules {{ one.dataVersion }}<template v-if="one.takenBackAt"> · taken back {{ at(one.takenBackAt) }}</template></p>
+                <p>
+                    <q>{{ one.words }}</q>
+                </p>
+                <p class="hint">
+                    <template v-if="one.holdsUntil">holds until {{ writtenDate(one.holdsUntil, kitchen.kitchen?.datesAs ?? 'dmy') }} · </template
+                    >rules {{ one.dataVersion }}<template v-if="one.takenBackAt"> · taken back {{ at(one.takenBackAt) }}</template>
+                </p>
             </li>
         </ul>
     </section>

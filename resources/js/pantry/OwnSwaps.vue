@@ -20,7 +20,12 @@ async function keep(): Promise<void> {
     problem.value = null
     const sent = { ...form }
     try {
-        const kept = { out: await kitchen.foodCalled(form.out ?? ''), in: await kitchen.foodCalled(form.into ?? ''), ratio: form.ratio ?? 1, note: form.note }
+        const kept = {
+            out: await kitchen.foodCalled(form.out ?? ''),
+            in: await kitchen.foodCalled(form.into ?? ''),
+            ratio: form.ratio ?? 1,
+            note: form.note,
+        }
         // at once: what is typed next is not to be wiped when the answer comes
         anew()
         await kitchen.all.swaps.keep(null, kept)
@@ -43,7 +48,13 @@ async function remove(id: string, name: string): Promise<void> {
     <section aria-label="Swaps of your own">
         <p class="hint">They are screened like any other and come first among what may stand in.</p>
         <ul class="products">
-            <li v-for="one in kitchen.swaps" :key="one.id">{{ kitchen.nameOf(one.swap.in) }} for {{ kitchen.nameOf(one.swap.out) }}, {{ figure(one.swap.ratio ?? 1) }} g for a gram<template v-if="one.swap.rating">; {{ one.swap.rating === 'good' ? 'worked' : 'failed' }} here</template><template v-if="one.swap.note">: {{ one.swap.note }}</template> <v-btn @click="remove(one.id, `the swap for ${kitchen.nameOf(one.swap.out)}`)">Forget it</v-btn></li>
+            <li v-for="one in kitchen.swaps" :key="one.id">
+                {{ kitchen.nameOf(one.swap.in) }} for {{ kitchen.nameOf(one.swap.out) }}, {{ figure(one.swap.ratio ?? 1) }} g for a gram<template
+                    v-if="one.swap.rating"
+                    >; {{ one.swap.rating === 'good' ? 'worked' : 'failed' }} here</template
+                ><template v-if="one.swap.note">: {{ one.swap.note }}</template>
+                <v-btn @click="remove(one.id, `the swap for ${kitchen.nameOf(one.swap.out)}`)">Forget it</v-btn>
+            </li>
         </ul>
         <form class="dog-form" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <div class="fields">

@@ -45,7 +45,12 @@ async function remove(id: string, name: string): Promise<void> {
 <template>
     <section aria-label="What things cost">
         <p class="hint">In your own money. What has a price is counted in the batch and in what may stand in; water is free.</p>
-        <ul class="products"><li v-for="one in kitchen.prices" :key="one.id">{{ kitchen.nameOf(one.price.ingredient) }}: {{ one.price.price.toFixed(2) }} for {{ one.price.grams }} g <v-btn @click="remove(one.id, `the price of ${kitchen.nameOf(one.price.ingredient)}`)">Forget it</v-btn></li></ul>
+        <ul class="products">
+            <li v-for="one in kitchen.prices" :key="one.id">
+                {{ kitchen.nameOf(one.price.ingredient) }}: {{ one.price.price.toFixed(2) }} for {{ one.price.grams }} g
+                <v-btn @click="remove(one.id, `the price of ${kitchen.nameOf(one.price.ingredient)}`)">Forget it</v-btn>
+            </li>
+        </ul>
         <form class="fields" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || keep()">
             <v-combobox v-model="form.food" class="field--long" label="Food" :items="kitchen.foodsByName.map((one) => one.name)" />
             <NumberField label="pack, g" :value="form.grams" :above="0" of="low" live @meant="form.grams = $event" />

@@ -22,7 +22,15 @@ const units = useUnits()
 
 /** What is told in a hurry is there again after a wrong key or a reload; what was told this morning is not of now. */
 const LASTS_MS = 60 * 60 * 1000
-const form = reactive({ kind: 'food' as 'food' | 'recipe' | 'product', food: '', pieces: null as number | null, recipeId: null as string | null, productId: null as string | null, grams: null as number | null, when: '' })
+const form = reactive({
+    kind: 'food' as 'food' | 'recipe' | 'product',
+    food: '',
+    pieces: null as number | null,
+    recipeId: null as string | null,
+    productId: null as string | null,
+    grams: null as number | null,
+    when: '',
+})
 const { anew } = useDraft('raid', form, null, ownStore(), LASTS_MS)
 /** Asked anew each time: which dog it was is never taken from the last. */
 const dog = ref<Dog | null>(null)
@@ -32,33 +40,52 @@ const problem = ref<string | null>(null)
 const STANDING = 'Call a vet or an animal poison line at once if it may have been something poisonous. Do not wait for signs.'
 
 const recipes = computed(() => [
-    ...(sheet.value.text.trim() === '' || sheet.value.recipeId !== null ? [] : [{ id: 'bench', title: `${sheet.value.title || 'Untitled'} (on the bench)`, asked: { title: sheet.value.title, text: sheet.value.text, cut: sheet.value.cut } as AskedRaid['recipe'] }]),
+    ...(sheet.value.text.trim() === '' || sheet.value.recipeId !== null
+        ? []
+        : [
+              {
+                  id: 'bench',
+                  title: `${sheet.value.title || 'Untitled'} (on the bench)`,
+                  asked: { title: sheet.value.title, text: sheet.value.text, cut: sheet.value.cut } as AskedRaid['recipe'],
+              },
+          ]),
     ...kitchen.recipes.map(({ id, title }) => ({ id, title, asked: { id } as AskedRaid['recipe'] })),
 ])
 
 let turn = 0
 
-watch(open, (is) => {
-    turn++
-    if (!is) {
-        // it was counted: the next one begins empty
-        if (answer.value !== null) anew()
-        return
-    }
-    dog.value = null
-    answer.value = null
-    problem.value = null
-    form.recipeId ??= sheet.value.recipeId ?? (sheet.value.text.trim() === '' ? null : 'bench')
-}, { immediate: true })
+watch(
+    open,
+    (is) => {
+        turn++
+        if (!is) {
+            // it was counted: the next one begins empty
+            if (answer.value !== null) anew()
+            return
+        }
+        dog.value = null
+        answer.value = null
+        problem.value = null
+        form.recipeId ??= sheet.value.recipeId ?? (sheet.value.text.trim() === '' ? null : 'bench')
+    },
+    { immediate: true },
+)
 
 async function count(): Promise<void> {
     if (dog.value === null) return
     problem.value = null
     const recipe = recipes.value.find((one) => one.id === form.recipeId)
     const product = kitchen.products.find((one) => one.id === form.productId)
-    const what = form.kind === 'food' ? { food: form.food }
-        : form.kind === 'product' ? (product === undefined ? null : { product: { id: product.id, grams: form.grams ?? 0 } })
-            : recipe === undefined ? null : { recipe: { ...recipe.asked, ...(form.pieces === null ? {} : { pieces: form.pieces }) } }
+    const what =
+        form.kind === 'food'
+            ? { food: form.food }
+            : form.kind === 'product'
+              ? product === undefined
+                  ? null
+                  : { product: { id: product.id, grams: form.grams ?? 0 } }
+              : recipe === undefined
+                ? null
+                : { recipe: { ...recipe.asked, ...(form.pieces === null ? {} : { pieces: form.pieces }) } }
     if (form.kind === 'product' && product !== undefined && form.grams === null) {
         problem.value = 'Say about how many grams; the most it may have been.'
         return
@@ -77,10 +104,15 @@ async function count(): Promise<void> {
 }
 
 /** What was counted, for whoever hears the page: the doses, and what they reach. */
-const counted = computed(() => answer.value === null ? '' : [
-    answer.value.what, ...answer.value.never.map((one) => one.message),
-    ...answer.value.doses.map((dose) => `${dose.name}: ${doseSaid(dose)}${dose.reached === null ? '' : `, ${dose.reached}`}`),
-].join('. '))
+const counted = computed(() =>
+    answer.value === null
+        ? ''
+        : [
+              answer.value.what,
+              ...answer.value.never.map((one) => one.message),
+              ...answer.value.doses.map((dose) => `${dose.name}: ${doseSaid(dose)}${dose.reached === null ? '' : `, ${dose.reached}`}`),
+          ].join('. '),
+)
 
 function doseSaid(dose: RaidAnswer['doses'][number]): string {
     return dose.perKg === null ? `${figure(dose.amount.high)} in all` : `${figure(dose.perKg.best)} ${dose.unit}, at most ${figure(dose.perKg.high)}`
@@ -104,34 +136,109 @@ function print(): void {
             <p class="unseen" role="status">{{ counted }}</p>
             <template v-if="dog === null">
                 <p>Which dog?</p>
-                <div class="raid__dogs"><button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">{{ one.name }}<small>{{ units.weight(one) }}</small></button></div>
+                <div class="raid__dogs">
+                    <button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">
+                        {{ one.name }}<small>{{ units.weight(one) }}</small>
+                    </button>
+                </div>
             </template>
-            <form v-else-if="answer === null" class="raid__form" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || count()">
-                <SwitchRow v-model="form.kind" label="What it took" :items="[{ value: 'food', title: 'a food' }, { value: 'recipe', title: 'treats of mine' }, { value: 'product', title: 'a product' }]" />
-                <v-textarea v-if="form.kind === 'food'" v-model="form.food" label="What and how much, one a line" rows="2" placeholder="100 g dark chocolate" />
+            <form
+                v-else-if="answer === null"
+                class="raid__form"
+                @keydown.enter.capture="goOn"
+                @submit.prevent="refusedIn($event.currentTarget) || count()"
+            >
+                <SwitchRow
+                    v-model="form.kind"
+                    label="What it took"
+                    :items="[
+                        { value: 'food', title: 'a food' },
+                        { value: 'recipe', title: 'treats of mine' },
+                        { value: 'product', title: 'a product' },
+                    ]"
+                />
+                <v-textarea
+                    v-if="form.kind === 'food'"
+                    v-model="form.food"
+                    label="What and how much, one a line"
+                    rows="2"
+                    placeholder="100 g dark chocolate"
+                />
                 <template v-else-if="form.kind === 'recipe'">
-                    <v-autocomplete v-model="form.recipeId" label="Which treats" placeholder="choose" :items="recipes" item-title="title" item-value="id" />
-                    <NumberField label="How many pieces (empty: the whole batch)" :short="false" :value="form.pieces" :above="0" of="high" live @meant="form.pieces = $event" />
+                    <v-autocomplete
+                        v-model="form.recipeId"
+                        label="Which treats"
+                        placeholder="choose"
+                        :items="recipes"
+                        item-title="title"
+                        item-value="id"
+                    />
+                    <NumberField
+                        label="How many pieces (empty: the whole batch)"
+                        :short="false"
+                        :value="form.pieces"
+                        :above="0"
+                        of="high"
+                        live
+                        @meant="form.pieces = $event"
+                    />
                 </template>
                 <template v-else>
-                    <v-autocomplete v-model="form.productId" label="Which product" placeholder="choose" :items="kitchen.products" item-title="name" item-value="id" />
-                    <NumberField label="About how many grams" :short="false" :value="form.grams" :above="0" of="high" live @meant="form.grams = $event" />
+                    <v-autocomplete
+                        v-model="form.productId"
+                        label="Which product"
+                        placeholder="choose"
+                        :items="kitchen.products"
+                        item-title="name"
+                        item-value="id"
+                    />
+                    <NumberField
+                        label="About how many grams"
+                        :short="false"
+                        :value="form.grams"
+                        :above="0"
+                        of="high"
+                        live
+                        @meant="form.grams = $event"
+                    />
                 </template>
                 <v-text-field v-model="form.when" label="When" placeholder="half an hour ago" maxlength="60" autocomplete="off" />
                 <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-                <p class="paper__ends"><v-btn @click="anotherDog">Another dog</v-btn><v-btn type="submit" variant="flat" color="error">Count it</v-btn></p>
+                <p class="paper__ends">
+                    <v-btn @click="anotherDog">Another dog</v-btn><v-btn type="submit" variant="flat" color="error">Count it</v-btn>
+                </p>
             </form>
             <template v-else>
-                <p class="raid__what">{{ answer.what }}<template v-if="answer.when">, {{ answer.when }}</template>.</p>
-                <p v-if="answer.kcal !== null">{{ figure(answer.kcal.best) }} kcal<template v-if="answer.shareOfDayPercent !== null">: {{ figure(answer.shareOfDayPercent) }} % of its day</template>.</p>
-                <ul class="raid__list"><li v-for="one in answer.never" :key="one.message"><strong>{{ one.message }}</strong><span v-if="one.figure">{{ ` ${one.figure}.` }}</span></li></ul>
+                <p class="raid__what">
+                    {{ answer.what }}<template v-if="answer.when">, {{ answer.when }}</template
+                    >.
+                </p>
+                <p v-if="answer.kcal !== null">
+                    {{ figure(answer.kcal.best) }} kcal<template v-if="answer.shareOfDayPercent !== null"
+                        >: {{ figure(answer.shareOfDayPercent) }} % of its day</template
+                    >.
+                </p>
+                <ul class="raid__list">
+                    <li v-for="one in answer.never" :key="one.message">
+                        <strong>{{ one.message }}</strong><span v-if="one.figure">{{ ` ${one.figure}.` }}</span>
+                    </li>
+                </ul>
                 <div v-for="dose in answer.doses" :key="dose.substance" class="raid__dose" :class="{ 'raid__dose--reached': dose.reached !== null }">
-                    <p><strong>{{ dose.name }}: {{ doseSaid(dose) }}</strong><template v-if="dose.reached !== null"> — {{ dose.reached }}</template></p>
+                    <p>
+                        <strong>{{ dose.name }}: {{ doseSaid(dose) }}</strong
+                        ><template v-if="dose.reached !== null"> — {{ dose.reached }}</template>
+                    </p>
                     <p class="raid__marks">{{ dose.thresholds.map((one) => `${one.at} ${dose.unit}: ${one.sign}`).join('; ') }}. {{ dose.remark }}</p>
                 </div>
                 <p v-if="answer.unread.length > 0" class="problem">Not known to us: {{ answer.unread.join('; ') }}. Tell the vet as it is.</p>
-                <section class="raid__sheet" aria-label="To read out to the vet"><h3>To read out to the vet</h3><p v-for="line in answer.sheet" :key="line">{{ line }}</p></section>
-                <p class="paper__ends"><v-btn @click="answer = null">Change it</v-btn><v-btn variant="outlined" @click="print">Print</v-btn><v-btn @click="open = false">Close</v-btn></p>
+                <section class="raid__sheet" aria-label="To read out to the vet">
+                    <h3>To read out to the vet</h3>
+                    <p v-for="line in answer.sheet" :key="line">{{ line }}</p>
+                </section>
+                <p class="paper__ends">
+                    <v-btn @click="answer = null">Change it</v-btn><v-btn variant="outlined" @click="print">Print</v-btn
+                    ><v-btn @click="open = false">Close</v-btn>
+                </p>
             </template>
         </div>
     </v-dialog>

@@ -17,25 +17,36 @@ const id = computed(() => String(route.params['id'] ?? ''))
 const recipe = ref<Recipe | null>(null)
 const problem = ref<string | null>(null)
 
-watch([id, () => kitchen.all.recipes.of(id.value)?.version], async () => {
-    try {
-        recipe.value = await kitchen.recipe(id.value)
-        problem.value = null
-    } catch (error) {
-        problem.value = wordsOf(error)
-    }
-}, { immediate: true })
+watch(
+    [id, () => kitchen.all.recipes.of(id.value)?.version],
+    async () => {
+        try {
+            recipe.value = await kitchen.recipe(id.value)
+            problem.value = null
+        } catch (error) {
+            problem.value = wordsOf(error)
+        }
+    },
+    { immediate: true },
+)
 
 const { answer, late } = useAsked<FormulateAnswer>({
     of: [id, recipe, () => kitchen.version],
-    ask: (signal) => recipe.value === null || recipe.value.text.trim() === '' ? null : api.formulate({ recipe: { id: id.value }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true }, signal),
+    ask: (signal) =>
+        recipe.value === null || recipe.value.text.trim() === ''
+            ? null
+            : api.formulate({ recipe: { id: id.value }, dogs: kitchen.atTable.map((dog) => dog.id), explain: true }, signal),
     immediate: true,
 })
 // nothing of another recipe stands under this one's name
-watch(id, () => {
-    recipe.value = null
-    answer.value = null
-}, { flush: 'sync' })
+watch(
+    id,
+    () => {
+        recipe.value = null
+        answer.value = null
+    },
+    { flush: 'sync' },
+)
 const isCups = computed(() => kitchen.kitchen?.amountsAs === 'cups')
 const cleared = computed(() => (answer.value?.verdict.dogs ?? []).filter((dog) => dog.cleared).map((dog) => dog.name))
 const poison = computed(() => (answer.value?.lines ?? []).some((line) => line.findings.some((one) => one.level === 'never')))
@@ -47,18 +58,43 @@ function print(): void {
 
 <template>
     <article class="place place--narrow recipe-card" :aria-label="recipe?.title">
-        <p class="report__tools"><v-btn variant="flat" color="primary" @click="print">Print</v-btn><v-btn :to="`/bench/${id}`">To the bench</v-btn><v-btn to="/shelf">To the shelf</v-btn></p>
+        <p class="report__tools">
+            <v-btn variant="flat" color="primary" @click="print">Print</v-btn><v-btn :to="`/bench/${id}`">To the bench</v-btn
+            ><v-btn to="/shelf">To the shelf</v-btn>
+        </p>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <template v-if="recipe !== null">
-            <header class="recipe-card__head"><div><h1>{{ recipe.title }}</h1><p class="hint">{{ [kitchen.kitchen?.name, recipe.source].filter(Boolean).join(' · ') }}</p></div><SlipPicture :slip="{ photoId: recipe.photoId, shape: recipe.cut?.shape ?? null, texture: recipe.texture, title: recipe.title }" /></header>
+            <header class="recipe-card__head">
+                <div>
+                    <h1>{{ recipe.title }}</h1>
+                    <p class="hint">{{ [kitchen.kitchen?.name, recipe.source].filter(Boolean).join(' · ') }}</p>
+                </div>
+                <SlipPicture :slip="{ photoId: recipe.photoId, shape: recipe.cut?.shape ?? null, texture: recipe.texture, title: recipe.title }" />
+            </header>
             <p v-if="poison" class="problem">Holds what no dog may have: not to be baked as it stands.</p>
             <p v-if="late" class="hint">Not checked yet.</p>
-            <table v-if="answer !== null" class="recipe-card__lines" :class="{ 'said-before': late }"><tbody><tr v-for="(line, n) in answer.lines" :key="n"><th scope="row">{{ line.text }}</th><td>{{ isCups && line.explain?.measure ? line.explain.measure : line.grams === null ? '?' : grams(line.grams.best) }}</td></tr></tbody></table>
+            <table v-if="answer !== null" class="recipe-card__lines" :class="{ 'said-before': late }">
+                <tbody>
+                    <tr v-for="(line, n) in answer.lines" :key="n">
+                        <th scope="row">{{ line.text }}</th>
+                        <td>{{ isCups && line.explain?.measure ? line.explain.measure : line.grams === null ? '?' : grams(line.grams.best) }}</td>
+                    </tr>
+                </tbody>
+            </table>
             <pre v-else class="recipe-card__text">{{ recipe.text }}</pre>
-            <ol v-if="answer !== null && answer.steps.length > 0" class="recipe-card__steps"><li v-for="(step, n) in answer.steps" :key="n">{{ step.shown ?? step.text }}</li></ol>
-            <ol v-else-if="recipe.steps !== ''" class="recipe-card__steps"><li v-for="step in recipe.steps.split('\n').filter((one) => one.trim() !== '')" :key="step">{{ step }}</li></ol>
+            <ol v-if="answer !== null && answer.steps.length > 0" class="recipe-card__steps">
+                <li v-for="(step, n) in answer.steps" :key="n">{{ step.shown ?? step.text }}</li>
+            </ol>
+            <ol v-else-if="recipe.steps !== ''" class="recipe-card__steps">
+                <li v-for="step in recipe.steps.split('\n').filter((one) => one.trim() !== '')" :key="step">{{ step }}</li>
+            </ol>
             <template v-if="answer !== null && !late">
-                <p><strong>{{ Math.floor(answer.piece.count.best + 1e-9) }}</strong> pieces of <strong>{{ figure(answer.piece.kcal.best) }}</strong> kcal<template v-if="recipe.cut && 'thicknessMm' in recipe.cut">, {{ units.mm(recipe.cut.thicknessMm) }} thick</template>.</p>
+                <p>
+                    <strong>{{ Math.floor(answer.piece.count.best + 1e-9) }}</strong> pieces of
+                    <strong>{{ figure(answer.piece.kcal.best) }}</strong> kcal<template v-if="recipe.cut && 'thicknessMm' in recipe.cut"
+                        >, {{ units.mm(recipe.cut.thicknessMm) }} thick</template
+                    >.
+                </p>
                 <p>{{ cleared.length === 0 ? 'Cleared for none of the dogs at the table today.' : `Cleared today for ${cleared.join(', ')}.` }}</p>
             </template>
             <p v-if="recipe.notes !== ''" class="recipe-card__notes">{{ recipe.notes }}</p>

@@ -7,11 +7,17 @@ import { figure, grams, pieces } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 
 /** Two recipes side by side: what is in them, what a piece holds, how the dough feels, and every ration. */
-const props = defineProps<{ one: Slip, two: Slip }>()
+const props = defineProps<{ one: Slip; two: Slip }>()
 const emit = defineEmits<{ close: [] }>()
 const kitchen = useKitchen()
 
-const SHOWN: [string, string][] = [['proteinG', 'protein, g'], ['fatG', 'fat, g'], ['fibreG', 'fibre, g'], ['sugarsG', 'sugars, g'], ['sodiumMg', 'sodium, mg']]
+const SHOWN: [string, string][] = [
+    ['proteinG', 'protein, g'],
+    ['fatG', 'fat, g'],
+    ['fibreG', 'fibre, g'],
+    ['sugarsG', 'sugars, g'],
+    ['sodiumMg', 'sodium, mg'],
+]
 
 function asked(recipe: Slip, signal: AbortSignal): Promise<FormulateAnswer | null> {
     if (recipe.begins.trim() === '') return Promise.resolve(null)
@@ -59,13 +65,35 @@ function ration(side: number, dog: string): string {
     <section class="compare" aria-label="Two recipes compared">
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <table class="compare__table" :class="{ 'said-before': late }">
-            <thead><tr><th scope="col"><v-btn @click="emit('close')">Close</v-btn></th><th scope="col">{{ one.title }}</th><th scope="col">{{ two.title }}</th></tr></thead>
+            <thead>
+                <tr>
+                    <th scope="col"><v-btn @click="emit('close')">Close</v-btn></th>
+                    <th scope="col">{{ one.title }}</th>
+                    <th scope="col">{{ two.title }}</th>
+                </tr>
+            </thead>
             <tbody>
-                <tr v-for="food in foods" :key="food.name" :class="{ 'compare__row--differs': food.differs }"><th scope="row">{{ food.name }}</th><td>{{ food.left }}</td><td>{{ food.right }}</td></tr>
-                <tr><th scope="row">kcal a piece</th><td v-for="side in [0, 1]" :key="side">{{ answers[side] === null ? '–' : figure(answers[side]?.piece.kcal.best ?? 0) }}</td></tr>
-                <tr v-for="[key, name] in SHOWN" :key="key"><th scope="row">{{ name }} a piece</th><td v-for="side in [0, 1]" :key="side">{{ nutrient(side, key) }}</td></tr>
-                <tr><th scope="row">the dough</th><td v-for="side in [0, 1]" :key="side">{{ answers[side]?.batch.feel ?? '–' }}</td></tr>
-                <tr v-for="dog in kitchen.atTable" :key="dog.id"><th scope="row">{{ dog.name }}, pieces a day</th><td v-for="side in [0, 1]" :key="side">{{ ration(side, dog.name) }}</td></tr>
+                <tr v-for="food in foods" :key="food.name" :class="{ 'compare__row--differs': food.differs }">
+                    <th scope="row">{{ food.name }}</th>
+                    <td>{{ food.left }}</td>
+                    <td>{{ food.right }}</td>
+                </tr>
+                <tr>
+                    <th scope="row">kcal a piece</th>
+                    <td v-for="side in [0, 1]" :key="side">{{ answers[side] === null ? '–' : figure(answers[side]?.piece.kcal.best ?? 0) }}</td>
+                </tr>
+                <tr v-for="[key, name] in SHOWN" :key="key">
+                    <th scope="row">{{ name }} a piece</th>
+                    <td v-for="side in [0, 1]" :key="side">{{ nutrient(side, key) }}</td>
+                </tr>
+                <tr>
+                    <th scope="row">the dough</th>
+                    <td v-for="side in [0, 1]" :key="side">{{ answers[side]?.batch.feel ?? '–' }}</td>
+                </tr>
+                <tr v-for="dog in kitchen.atTable" :key="dog.id">
+                    <th scope="row">{{ dog.name }}, pieces a day</th>
+                    <td v-for="side in [0, 1]" :key="side">{{ ration(side, dog.name) }}</td>
+                </tr>
             </tbody>
         </table>
     </section>

@@ -32,7 +32,7 @@ const problem = ref<string | null>(null)
 const compared = ref<Slip[]>([])
 const opened = ref<string | null>(null)
 const wanted = reactive({ words: String(route.query['find'] ?? ''), tags: [] as string[], dogs: [] as string[], favourites: false })
-const editing = ref<{ slip: Slip, what: 'rename' | 'tags' } | null>(null)
+const editing = ref<{ slip: Slip; what: 'rename' | 'tags' } | null>(null)
 useReturn(computed(() => editing.value !== null))
 const file = ref<HTMLInputElement | null>(null)
 const photographed = ref<Slip | null>(null)
@@ -44,18 +44,28 @@ const isLookedFor = computed(() => wanted.words.trim() !== '' || wanted.tags.len
 const ids = computed(() => new Set(kitchen.recipes.map((one) => one.id)))
 const children = computed(() => {
     const by = new Map<string, Slip[]>()
-    for (const one of kitchen.recipes) if (one.parentId !== null && ids.value.has(one.parentId)) by.set(one.parentId, [...by.get(one.parentId) ?? [], one])
+    for (const one of kitchen.recipes)
+        if (one.parentId !== null && ids.value.has(one.parentId)) by.set(one.parentId, [...(by.get(one.parentId) ?? []), one])
 
     return by
 })
 /** The first of each family, favourites before the others; where something is looked for, whatever fits. */
 const shown = computed(() => {
-    const fits = finder.value.among(isLookedFor.value ? kitchen.recipes : kitchen.recipes.filter((one) => one.parentId === null || !ids.value.has(one.parentId)), wanted)
+    const fits = finder.value.among(
+        isLookedFor.value ? kitchen.recipes : kitchen.recipes.filter((one) => one.parentId === null || !ids.value.has(one.parentId)),
+        wanted,
+    )
 
     return [...fits.filter((one) => one.favourite), ...fits.filter((one) => !one.favourite)]
 })
-const unjudged = computed(() => finder.value.restsOnVerdicts(wanted) ? kitchen.recipes.filter(isUnjudged).length : 0)
-watch(unjudged, (left) => { if (left > 0) for (const one of kitchen.recipes) if (isUnjudged(one)) verdicts.want(one.id) }, { immediate: true })
+const unjudged = computed(() => (finder.value.restsOnVerdicts(wanted) ? kitchen.recipes.filter(isUnjudged).length : 0))
+watch(
+    unjudged,
+    (left) => {
+        if (left > 0) for (const one of kitchen.recipes) if (isUnjudged(one)) verdicts.want(one.id)
+    },
+    { immediate: true },
+)
 
 const columns = computed(() => Math.max(1, Math.floor((width.value + 14) / 390)))
 const rows = computed(() => {
@@ -67,7 +77,8 @@ const rows = computed(() => {
 const tags = computed(() => [...new Set(kitchen.recipes.flatMap((one) => one.tags))].sort((one, two) => one.localeCompare(two)))
 
 function familyOf(slip: Slip): Slip[] {
-    const below = (id: string, seen: Set<string>): Slip[] => (children.value.get(id) ?? []).filter((one) => !seen.has(one.id)).flatMap((one) => [one, ...below(one.id, seen.add(one.id))])
+    const below = (id: string, seen: Set<string>): Slip[] =>
+        (children.value.get(id) ?? []).filter((one) => !seen.has(one.id)).flatMap((one) => [one, ...below(one.id, seen.add(one.id))])
 
     return [slip, ...below(slip.id, new Set([slip.id]))]
 }
@@ -98,23 +109,66 @@ async function change(slip: Slip, fields: RecipeFields): Promise<void> {
 /** The version that is the family's own from now on; the one before steps back. */
 async function promote(slip: Slip): Promise<void> {
     let root = slip
-    for (let up = kitchen.recipes.find((one) => one.id === root.parentId), steps = 0; up !== undefined && steps < 100; up = kitchen.recipes.find((one) => one.id === root.parentId), steps++) root = up
+    for (
+        let up = kitchen.recipes.find((one) => one.id === root.parentId), steps = 0;
+        up !== undefined && steps < 100;
+        up = kitchen.recipes.find((one) => one.id === root.parentId), steps++
+    )
+        root = up
     for (const other of familyOf(root)) if (other.promoted && other.id !== slip.id) await change(other, { promoted: false })
     await change(slip, { promoted: !slip.promoted })
 }
 
 async function again(slip: Slip): Promise<void> {
     try {
-        const { title, text, steps, cut, texture, portions, parts, without, source, prepMinutes, bakeMinutes, tags: said, notes, confirmed, bound, ...rest } = await kitchen.recipe(slip.id)
-        await kitchen.all.recipes.keep(null, { title: `${title}, again`.slice(0, 200), text, steps, cut, texture, portions, parts, without, source, prepMinutes, bakeMinutes, tags: said, notes, confirmed, bound, yield: rest.yield })
+        const {
+            title,
+            text,
+            steps,
+            cut,
+            texture,
+            portions,
+            parts,
+            without,
+            source,
+            prepMinutes,
+            bakeMinutes,
+            tags: said,
+            notes,
+            confirmed,
+            bound,
+            ...rest
+        } = await kitchen.recipe(slip.id)
+        await kitchen.all.recipes.keep(null, {
+            title: `${title}, again`.slice(0, 200),
+            text,
+            steps,
+            cut,
+            texture,
+            portions,
+            parts,
+            without,
+            source,
+            prepMinutes,
+            bakeMinutes,
+            tags: said,
+            notes,
+            confirmed,
+            bound,
+            yield: rest.yield,
+        })
         tell(`“${title}, again” stands on the shelf.`)
     } catch (error) {
         problem.value = wordsOf(error)
     }
 }
 
-async function photograph(picked: File | undefined): Promise<void> {
+async function photograph({ target }: Event): Promise<void> {
     const slip = photographed.value
+    const input = target as HTMLInputElement
+    const picked = input.files?.[0]
+    // the same picture may be picked again
+    input.value = ''
     if (slip === null || picked === undefined) return
     try {
         await change(slip, { photoId: (await api.addPhoto(await smallPicture(picked))).id })
@@ -126,12 +180,16 @@ async function photograph(picked: File | undefined): Promise<void> {
 
 async function takeOff(slip: Slip): Promise<void> {
     compared.value = compared.value.filter((one) => one.id !== slip.id)
-    await takeAway(kitchen, outbox, 'recipes', slip.id, slip.title, 'off the shelf').catch((error: unknown) => { problem.value = wordsOf(error) })
+    await takeAway(kitchen, outbox, 'recipes', slip.id, slip.title, 'off the shelf').catch((error: unknown) => {
+        problem.value = wordsOf(error)
+    })
     if (sheet.value.recipeId === slip.id) sheet.value.recipeId = null
 }
 
 function compare(slip: Slip): void {
-    compared.value = compared.value.some((one) => one.id === slip.id) ? compared.value.filter((one) => one.id !== slip.id) : [...compared.value, slip].slice(-2)
+    compared.value = compared.value.some((one) => one.id === slip.id)
+        ? compared.value.filter((one) => one.id !== slip.id)
+        : [...compared.value, slip].slice(-2)
 }
 
 function act(slip: Slip, what: SlipAct): void {
@@ -158,31 +216,80 @@ async function keepEdited(fields: RecipeFields): Promise<void> {
 
 <template>
     <div ref="ground" class="place place--wide shelf">
-        <header class="place__head"><h1>The shelf</h1><v-btn variant="tonal" @click="begin">A new sheet</v-btn></header>
+        <header class="place__head">
+            <h1>The shelf</h1>
+            <v-btn variant="tonal" @click="begin">A new sheet</v-btn>
+        </header>
         <search v-if="kitchen.recipes.length > 0" class="shelf__find">
-            <v-text-field v-model="wanted.words" class="shelf__words" label="Find" placeholder="a name, a food, a tag, or a dog it is cleared for" clearable autocomplete="off" type="search" @click:clear="wanted.words = ''" />
+            <v-text-field
+                v-model="wanted.words"
+                class="shelf__words"
+                label="Find"
+                placeholder="a name, a food, a tag, or a dog it is cleared for"
+                clearable
+                autocomplete="off"
+                type="search"
+                @click:clear="wanted.words = ''"
+            />
             <v-select v-model="wanted.dogs" class="shelf__dogs" label="Cleared for" :items="kitchen.dogs" multiple chips clearable />
             <TogglePill :on="wanted.favourites" @click="wanted.favourites = !wanted.favourites">Favourites</TogglePill>
-            <div v-if="tags.length > 0" class="shelf__tags" role="group" aria-label="Tags"><TogglePill v-for="tag in tags" :key="tag" size="small" :on="wanted.tags.includes(tag)" @click="wanted.tags = wanted.tags.includes(tag) ? wanted.tags.filter((one) => one !== tag) : [...wanted.tags, tag]">{{ tag }}</TogglePill></div>
+            <div v-if="tags.length > 0" class="shelf__tags" role="group" aria-label="Tags">
+                <TogglePill
+                    v-for="tag in tags"
+                    :key="tag"
+                    size="small"
+                    :on="wanted.tags.includes(tag)"
+                    @click="wanted.tags = wanted.tags.includes(tag) ? wanted.tags.filter((one) => one !== tag) : [...wanted.tags, tag]"
+                    >{{ tag }}</TogglePill
+                >
+            </div>
         </search>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <p class="hint" role="status">
-            <template v-if="isLookedFor">{{ shown.length }} of {{ kitchen.recipes.length }}<template v-if="unjudged > 0">; {{ unjudged }} not checked yet for the dogs as they are today</template></template>
+            <template v-if="isLookedFor"
+                >{{ shown.length }} of {{ kitchen.recipes.length
+                }}<template v-if="unjudged > 0">; {{ unjudged }} not checked yet for the dogs as they are today</template></template
+            >
             <template v-else-if="compared.length === 1">Choose a second recipe to compare with {{ compared[0]?.title }}.</template>
         </p>
-        <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.recipes.length === 0" title="Nothing on the shelf yet">Write or paste a recipe on the bench and keep it: its card stands here then, with the dogs it is cleared for.<template #acts><v-btn variant="flat" color="primary" @click="begin">Write the first sheet</v-btn></template></EmptyPlace>
-        <CompareVersions v-if="compared.length === 2" :key="`${compared[0]!.id} ${compared[1]!.id}`" :one="compared[0]!" :two="compared[1]!" @close="compared = []" />
-        <div v-if="kitchen.kitchen === null && kitchen.trouble === null" class="shelf__board" aria-hidden="true"><v-skeleton-loader v-for="n in 6" :key="n" type="list-item-avatar-three-line" /></div>
+        <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.recipes.length === 0" title="Nothing on the shelf yet"
+            >Write or paste a recipe on the bench and keep it: its card stands here then, with the dogs it is cleared for.<template #acts
+                ><v-btn variant="flat" color="primary" @click="begin">Write the first sheet</v-btn></template
+            ></EmptyPlace
+        >
+        <CompareVersions
+            v-if="compared.length === 2"
+            :key="`${compared[0]!.id} ${compared[1]!.id}`"
+            :one="compared[0]!"
+            :two="compared[1]!"
+            @close="compared = []"
+        />
+        <div v-if="kitchen.kitchen === null && kitchen.trouble === null" class="shelf__board" aria-hidden="true">
+            <v-skeleton-loader v-for="n in 6" :key="n" type="list-item-avatar-three-line" />
+        </div>
         <v-virtual-scroll v-if="rows.length > 0" :items="rows" renderless :item-height="190">
             <template #default="{ item, itemRef }">
                 <div :ref="itemRef" class="shelf__board" :style="{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }">
-                    <SlipCard v-for="slip in item" :key="slip.id" :slip="slip" :compared="compared.some((one) => one.id === slip.id)" :versions="familyOf(slip).length - 1" :open="opened === slip.id" @take="take(slip)" @favourite="change(slip, { favourite: !slip.favourite })" @act="act(slip, $event)" @tag="wanted.tags = [$event]" @family="opened = opened === slip.id ? null : slip.id" @unjudged="verdicts.want(slip.id)">
+                    <SlipCard
+                        v-for="slip in item"
+                        :key="slip.id"
+                        :slip="slip"
+                        :compared="compared.some((one) => one.id === slip.id)"
+                        :versions="familyOf(slip).length - 1"
+                        :open="opened === slip.id"
+                        @take="take(slip)"
+                        @favourite="change(slip, { favourite: !slip.favourite })"
+                        @act="act(slip, $event)"
+                        @tag="wanted.tags = [$event]"
+                        @family="opened = opened === slip.id ? null : slip.id"
+                        @unjudged="verdicts.want(slip.id)"
+                    >
                         <FamilyTree v-if="opened === slip.id" :root="slip" :family="familyOf(slip)" @take="take" @act="act" />
                     </SlipCard>
                 </div>
             </template>
         </v-virtual-scroll>
-        <input ref="file" type="file" accept="image/*" hidden @change="photograph(($event.target as HTMLInputElement).files?.[0]); ($event.target as HTMLInputElement).value = ''" />
+        <input ref="file" type="file" accept="image/*" hidden @change="photograph" />
         <v-dialog :model-value="editing !== null" max-width="520" aria-labelledby="edit-title" @update:model-value="editing = null">
             <EditSlip v-if="editing !== null" :slip="editing.slip" :what="editing.what" :known="tags" @keep="keepEdited" @close="editing = null" />
         </v-dialog>

@@ -10,22 +10,38 @@ import SlipPicture from './SlipPicture.vue'
 export type SlipAct = 'compare' | 'again' | 'rename' | 'tags' | 'photograph' | 'unphotograph' | 'print' | 'promote' | 'take-off'
 
 /** A recipe as a card: what it is like, whom it is cleared for today, and what can be done with it. */
-const props = defineProps<{ slip: Slip, compared: boolean, versions: number, open: boolean }>()
-const emit = defineEmits<{ take: [], favourite: [], act: [act: SlipAct], tag: [tag: string], family: [], unjudged: [] }>()
+const props = defineProps<{ slip: Slip; compared: boolean; versions: number; open: boolean }>()
+const emit = defineEmits<{ take: []; favourite: []; act: [act: SlipAct]; tag: [tag: string]; family: []; unjudged: [] }>()
 const kitchen = useKitchen()
 
-watch(() => isUnjudged(props.slip), (is) => { if (is) emit('unjudged') }, { immediate: true })
+watch(
+    () => isUnjudged(props.slip),
+    (is) => {
+        if (is) emit('unjudged')
+    },
+    { immediate: true },
+)
 
 const texture = computed(() => kitchen.choices?.textures.find((one) => one.id === props.slip.texture)?.name ?? null)
 const like = computed(() => {
     const { judged } = props.slip
 
     return [
-        texture.value, judged?.kcalPerPiece == null ? null : `${figure(judged.kcalPerPiece)} kcal a piece`,
+        texture.value,
+        judged?.kcalPerPiece == null ? null : `${figure(judged.kcalPerPiece)} kcal a piece`,
         judged?.pieces == null ? null : `${Math.floor(judged.pieces + 1e-9)} pieces`,
-    ].filter((one) => one !== null).join(' · ')
+    ]
+        .filter((one) => one !== null)
+        .join(' · ')
 })
-const foods = computed(() => props.slip.begins.split('\n').map((line) => line.trim()).filter((line) => line !== '' && !line.endsWith(':')).slice(0, 4).join(' · '))
+const foods = computed(() =>
+    props.slip.begins
+        .split('\n')
+        .map((line) => line.trim())
+        .filter((line) => line !== '' && !line.endsWith(':'))
+        .slice(0, 4)
+        .join(' · '),
+)
 const cleared = computed(() => kitchen.dogs.filter((dog) => props.slip.judged?.clearedFor.includes(dog.id) === true).map((dog) => dog.name))
 const isForAll = computed(() => cleared.value.length > 0 && cleared.value.length === kitchen.dogs.length)
 const forWhom = computed(() => {
@@ -38,32 +54,62 @@ const forWhom = computed(() => {
 })
 const waits = computed(() => kitchen.all.recipes.waits(props.slip.id))
 
-const ACTS: [SlipAct, string][] = [['print', 'Print it as a card'], ['again', 'Write it again under another name'], ['rename', 'Name and notes'], ['tags', 'Tags'], ['photograph', 'Photograph'], ['take-off', 'Take off the shelf']]
+const ACTS: [SlipAct, string][] = [
+    ['print', 'Print it as a card'],
+    ['again', 'Write it again under another name'],
+    ['rename', 'Name and notes'],
+    ['tags', 'Tags'],
+    ['photograph', 'Photograph'],
+    ['take-off', 'Take off the shelf'],
+]
 </script>
 
 <template>
     <article class="slip-card" :aria-label="slip.title">
         <SlipPicture :slip="slip" />
         <div class="slip-card__body">
-            <h2 class="slip-card__title"><button type="button" class="slip-card__open" @click="emit('take')">{{ slip.title }}</button><small v-if="slip.promoted"> ours</small></h2>
+            <h2 class="slip-card__title">
+                <button type="button" class="slip-card__open" @click="emit('take')">{{ slip.title }}</button><small v-if="slip.promoted"> ours</small>
+            </h2>
             <p class="slip-card__like">{{ like }}</p>
             <p class="slip-card__foods">{{ foods }}</p>
-            <p class="slip-card__for" :class="{ 'slip-card__for--unknown': slip.judged === null }">{{ forWhom }}<template v-if="waits"> · waits for the kitchen</template></p>
-            <p v-if="slip.tags.length > 0" class="slip-card__tags"><v-chip v-for="tag in slip.tags" :key="tag" size="small" tag="button" type="button" :aria-label="`All with the tag ${tag}`" @click="emit('tag', tag)">{{ tag }}</v-chip></p>
+            <p class="slip-card__for" :class="{ 'slip-card__for--unknown': slip.judged === null }">
+                {{ forWhom }}<template v-if="waits"> · waits for the kitchen</template>
+            </p>
+            <p v-if="slip.tags.length > 0" class="slip-card__tags">
+                <v-chip
+                    v-for="tag in slip.tags"
+                    :key="tag"
+                    size="small"
+                    tag="button"
+                    type="button"
+                    :aria-label="`All with the tag ${tag}`"
+                    @click="emit('tag', tag)"
+                    >{{ tag }}</v-chip
+                >
+            </p>
         </div>
         <div class="slip-card__acts">
-            <v-btn icon :aria-label="`${slip.title}: favourite`" :aria-pressed="slip.favourite" @click="emit('favourite')"><v-icon :icon="slip.favourite ? mdiStar : mdiStarOutline" :color="slip.favourite ? 'secondary' : undefined" /></v-btn>
+            <v-btn icon :aria-label="`${slip.title}: favourite`" :aria-pressed="slip.favourite" @click="emit('favourite')"
+                ><v-icon :icon="slip.favourite ? mdiStar : mdiStarOutline" :color="slip.favourite ? 'secondary' : undefined"
+            /></v-btn>
             <v-menu location="bottom end">
-                <template #activator="{ props: opens }"><v-btn v-bind="opens" icon :aria-label="`More for ${slip.title}`"><v-icon :icon="mdiDotsVertical" /></v-btn></template>
+                <template #activator="{ props: opens }"
+                    ><v-btn v-bind="opens" icon :aria-label="`More for ${slip.title}`"><v-icon :icon="mdiDotsVertical" /></v-btn
+                ></template>
                 <v-list>
                     <v-list-item @click="emit('act', 'compare')">{{ compared ? 'No longer compare' : 'Compare' }}</v-list-item>
                     <v-list-item v-for="[act, words] in ACTS" :key="act" @click="emit('act', act)">{{ words }}</v-list-item>
                     <v-list-item v-if="slip.photoId !== null" @click="emit('act', 'unphotograph')">Take the photograph off</v-list-item>
-                    <v-list-item v-if="versions > 0 || slip.parentId !== null" @click="emit('act', 'promote')">{{ slip.promoted ? 'No longer ours' : 'Make it ours' }}</v-list-item>
+                    <v-list-item v-if="versions > 0 || slip.parentId !== null" @click="emit('act', 'promote')">{{
+                        slip.promoted ? 'No longer ours' : 'Make it ours'
+                    }}</v-list-item>
                 </v-list>
             </v-menu>
         </div>
-        <v-btn v-if="versions > 0" class="slip-card__family" size="small" :aria-expanded="open" @click="emit('family')">{{ versions }} version{{ versions === 1 ? '' : 's' }} of it</v-btn>
+        <v-btn v-if="versions > 0" class="slip-card__family" size="small" :aria-expanded="open" @click="emit('family')"
+            >{{ versions }} version{{ versions === 1 ? '' : 's' }} of it</v-btn
+        >
         <slot />
     </article>
 </template>

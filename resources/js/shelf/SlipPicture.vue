@@ -9,7 +9,13 @@ const props = defineProps<{ slip: Pick<Slip, 'photoId' | 'shape' | 'texture' | '
 const kitchen = useKitchen()
 
 /** Where the drawn pieces lie, and how they are turned. */
-const LYING = [[24, 30, -12], [50, 22, 8], [74, 34, -4], [38, 54, 20], [66, 60, -16]] as const
+const LYING = [
+    [24, 30, -12],
+    [50, 22, 8],
+    [74, 34, -4],
+    [38, 54, 20],
+    [66, 60, -16],
+] as const
 const SIZE = 24
 
 const shape = computed(() => shapeOf({ shape: props.slip.shape ?? 'round' }, kitchen.choices?.shapes ?? []))
@@ -27,7 +33,12 @@ const outline = computed(() => {
     <img v-if="slip.photoId !== null" class="slip-picture" :src="`/api/photos/${slip.photoId}`" :alt="`${slip.title}, photographed`" loading="lazy" />
     <svg v-else class="slip-picture" :class="`slip-picture--${slip.texture ?? 'none'}`" viewBox="0 0 98 84" aria-hidden="true">
         <g v-for="[x, y, turn] in LYING" :key="x" :transform="`translate(${x} ${y}) rotate(${turn})`">
-            <path v-if="outline !== null" :d="outline.path" :transform="`translate(${-outline.width / 2} ${-outline.height / 2}) scale(${outline.width} ${outline.height})`" vector-effect="non-scaling-stroke" />
+            <path
+                v-if="outline !== null"
+                :d="outline.path"
+                :transform="`translate(${-outline.width / 2} ${-outline.height / 2}) scale(${outline.width} ${outline.height})`"
+                vector-effect="non-scaling-stroke"
+            />
             <circle v-else r="9" />
         </g>
     </svg>

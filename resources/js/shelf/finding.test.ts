@@ -2,11 +2,44 @@ import { describe, expect, it } from 'vitest'
 import type { Dog, Slip } from '../api/types.generated'
 import { Finder, isUnjudged, type Wanted } from './finding'
 
-const slip = (id: string, more: Partial<Slip> = {}): Slip => ({ id, version: 1, title: id, begins: '1 egg', hasMethod: false, texture: null, shape: null, tags: [], favourite: false, photoId: null, promoted: false, parentId: null, notes: '', foods: [], updatedAt: '', judged: null, ...more })
-const judged = (...clearedFor: string[]): Slip['judged'] => ({ dataVersion: 'x', on: '2026-11-27', clearedFor, clearedForAll: false, kcalPerPiece: 5, pieces: 10, feel: null })
-const finder = new Finder([{ id: 'q', name: 'Quill' }, { id: 'b', name: 'Bosun' }] as Dog[])
+const slip = (id: string, more: Partial<Slip> = {}): Slip => ({
+    id,
+    version: 1,
+    title: id,
+    begins: '1 egg',
+    hasMethod: false,
+    texture: null,
+    shape: null,
+    tags: [],
+    favourite: false,
+    photoId: null,
+    promoted: false,
+    parentId: null,
+    notes: '',
+    foods: [],
+    updatedAt: '',
+    judged: null,
+    ...more,
+})
+const judged = (...clearedFor: string[]): Slip['judged'] => ({
+    dataVersion: 'x',
+    on: '2026-11-27',
+    clearedFor,
+    clearedForAll: false,
+    kcalPerPiece: 5,
+    pieces: 10,
+    feel: null,
+})
+const finder = new Finder([
+    { id: 'q', name: 'Quill' },
+    { id: 'b', name: 'Bosun' },
+] as Dog[])
 const nothing: Wanted = { words: '', tags: [], dogs: [], favourites: false }
-const slips = [slip('Pear squares', { foods: ['pear', 'sorghum flour'], tags: ['Thursday'], judged: judged('q'), favourite: true }), slip('Purée coins', { begins: '200 g crème', judged: judged('b', 'q') }), slip('Twists', { foods: ['hake skin'], notes: 'crisp' })]
+const slips = [
+    slip('Pear squares', { foods: ['pear', 'sorghum flour'], tags: ['Thursday'], judged: judged('q'), favourite: true }),
+    slip('Purée coins', { begins: '200 g crème', judged: judged('b', 'q') }),
+    slip('Twists', { foods: ['hake skin'], notes: 'crisp' }),
+]
 const names = (more: Partial<Wanted>): string[] => finder.among(slips, { ...nothing, ...more }).map((one) => one.title)
 
 describe('the shelf', () => {

@@ -9,8 +9,8 @@ import { figure, pieces } from '../ui/format'
 import TogglePill from '../ui/TogglePill.vue'
 
 /** What may stand in for one line, beside it. The old line stays until the person takes one. */
-const props = defineProps<{ index: number, text: string }>()
-const emit = defineEmits<{ close: [], look: [candidate: Candidate | null] }>()
+const props = defineProps<{ index: number; text: string }>()
+const emit = defineEmits<{ close: []; look: [candidate: Candidate | null] }>()
 const kitchen = useKitchen()
 const { takeSwap } = useSheet()
 const { question } = useQuestion()
@@ -44,7 +44,13 @@ async function look(): Promise<void> {
 onMounted(look)
 
 const chosen = computed(() => answer.value?.candidates[at.value] ?? null)
-watch(chosen, (candidate) => { emit('look', candidate) }, { immediate: true })
+watch(
+    chosen,
+    (candidate) => {
+        emit('look', candidate)
+    },
+    { immediate: true },
+)
 
 function onKey(event: KeyboardEvent): void {
     const count = answer.value?.candidates.length ?? 0
@@ -89,12 +95,25 @@ function change(before: number, after: number): string {
 
 <template>
     <section class="swaps" :aria-label="`What may stand in for ${text.trim()}`" @keydown="onKey">
-        <header class="swaps__head"><h3>What may stand in</h3><v-btn @click="emit('close')">Close</v-btn></header>
+        <header class="swaps__head">
+            <h3>What may stand in</h3>
+            <v-btn @click="emit('close')">Close</v-btn>
+        </header>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-        <div v-if="answer !== null" class="swaps__jobs" role="group" aria-label="What this line does in the dough"><span class="hint">Its job here:</span><TogglePill v-for="job in JOBS" :key="job" :on="jobs.includes(job)" @click="toggle(job)">{{ job }}</TogglePill></div>
-        <p v-if="answer !== null && answer.candidates.length === 0" role="status">Nothing known does that job. Name another job, or leave the line out yourself.</p>
+        <div v-if="answer !== null" class="swaps__jobs" role="group" aria-label="What this line does in the dough">
+            <span class="hint">Its job here:</span
+            ><TogglePill v-for="job in JOBS" :key="job" :on="jobs.includes(job)" @click="toggle(job)">{{ job }}</TogglePill>
+        </div>
+        <p v-if="answer !== null && answer.candidates.length === 0" role="status">
+            Nothing known does that job. Name another job, or leave the line out yourself.
+        </p>
         <ol ref="list" class="swaps__list">
-            <li v-for="(one, number) in answer?.candidates ?? []" :key="one.action + one.texts.join()" class="swap" :class="{ 'swap--at': number === at }">
+            <li
+                v-for="(one, number) in answer?.candidates ?? []"
+                :key="one.action + one.texts.join()"
+                class="swap"
+                :class="{ 'swap--at': number === at }"
+            >
                 <button type="button" class="swap__take" :aria-current="number === at" @focus="at = number" @click="take(one)">
                     <strong>{{ one.action === 'remove' ? 'leave it out' : one.texts.join(' and ') }}</strong>
                     <span class="swap__why">{{ one.reason }}</span>
@@ -102,17 +121,32 @@ function change(before: number, after: number): string {
                 <p class="swap__effect">
                     <span>{{ change(answer?.before.kcalPerPiece ?? 0, one.after.kcalPerPiece) }} kcal a piece</span>
                     <span>{{ change(answer?.before.fatPerPiece ?? 0, one.after.fatPerPiece) }} g fat</span>
-                    <span v-if="one.after.feel !== null">{{ one.after.feel === answer?.before.feel ? one.after.feel : `${answer?.before.feel ?? 'no dough'} → ${one.after.feel}` }}<template v-if="one.after.wetness !== null && answer?.before.wetness != null"> (wetness {{ answer.before.wetness.toFixed(2) }} → {{ one.after.wetness.toFixed(2) }})</template></span>
-                    <span v-if="one.after.made !== null && one.after.made !== answer?.before.made" class="swap__class">no longer {{ answer?.before.made ?? 'a dough' }}: {{ one.after.made }}</span>
+                    <span v-if="one.after.feel !== null"
+                        >{{ one.after.feel === answer?.before.feel ? one.after.feel : `${answer?.before.feel ?? 'no dough'} → ${one.after.feel}`
+                        }}<template v-if="one.after.wetness !== null && answer?.before.wetness != null">
+                            (wetness {{ answer.before.wetness.toFixed(2) }} → {{ one.after.wetness.toFixed(2) }})</template
+                        ></span
+                    >
+                    <span v-if="one.after.made !== null && one.after.made !== answer?.before.made" class="swap__class"
+                        >no longer {{ answer?.before.made ?? 'a dough' }}: {{ one.after.made }}</span
+                    >
                     <span v-else-if="one.after.made !== null">still {{ one.after.made }}</span>
-                    <span v-if="one.after.cost !== null && answer?.before.cost">cost {{ answer.before.cost.known.toFixed(2) }} → {{ one.after.cost.known.toFixed(2) }}<template v-if="one.after.cost.share < .995">, where a price is known</template></span>
-                    <span v-for="(ration, n) in one.after.rations" :key="ration.dog">{{ ration.dog }} {{ pieces(answer?.before.rations[n]?.pieces ?? 0) }} → {{ pieces(ration.pieces ?? 0) }}</span>
+                    <span v-if="one.after.cost !== null && answer?.before.cost"
+                        >cost {{ answer.before.cost.known.toFixed(2) }} → {{ one.after.cost.known.toFixed(2)
+                        }}<template v-if="one.after.cost.share < 0.995">, where a price is known</template></span
+                    >
+                    <span v-for="(ration, n) in one.after.rations" :key="ration.dog"
+                        >{{ ration.dog }} {{ pieces(answer?.before.rations[n]?.pieces ?? 0) }} → {{ pieces(ration.pieces ?? 0) }}</span
+                    >
                 </p>
                 <p v-if="one.mending !== null" class="hint">{{ one.mending }}</p>
                 <p v-if="one.labels.length > 0" class="hint">Read its label: {{ one.labels.join(' ') }}</p>
                 <p v-if="one.newTo.length > 0" class="hint">New to {{ one.newTo.join(', ') }}.</p>
                 <p v-if="one.notFor.length > 0" class="swap__not">Not for {{ one.notFor.join(', ') }}.</p>
-                <p v-if="one.swap !== null" class="swap__rate"><span class="hint">In this kitchen it</span><TogglePill :on="rated(one) === 'good'" @click="rate(one, 'good')">worked</TogglePill><TogglePill :on="rated(one) === 'bad'" @click="rate(one, 'bad')">failed</TogglePill></p>
+                <p v-if="one.swap !== null" class="swap__rate">
+                    <span class="hint">In this kitchen it</span><TogglePill :on="rated(one) === 'good'" @click="rate(one, 'good')">worked</TogglePill
+                    ><TogglePill :on="rated(one) === 'bad'" @click="rate(one, 'bad')">failed</TogglePill>
+                </p>
             </li>
         </ol>
     </section>

@@ -5,7 +5,10 @@ import { useKitchen } from '../kitchen/useKitchen'
 import { patternOf, readDate, writtenDate } from './dates'
 
 /** A day, typed or chosen, in the order in which this kitchen writes dates. */
-const props = withDefaults(defineProps<{ label: string, value: string | null, problem?: string | null, most?: string | undefined, least?: string | undefined }>(), { problem: null, most: undefined, least: undefined })
+const props = withDefaults(
+    defineProps<{ label: string; value: string | null; problem?: string | null; most?: string | undefined; least?: string | undefined }>(),
+    { problem: null, most: undefined, least: undefined },
+)
 const emit = defineEmits<{ meant: [iso: string | null] }>()
 const kitchen = useKitchen()
 const VDatePicker = defineAsyncComponent(async () => (await import('vuetify/components/VDatePicker')).VDatePicker)
@@ -13,7 +16,9 @@ const order = computed(() => kitchen.kitchen?.datesAs ?? 'dmy')
 const text = ref<string | null>(writtenDate(props.value, order.value))
 const refused = ref<string | null>(null)
 const opened = ref(false)
-watch([() => props.value, order], () => { if (refused.value === null) text.value = writtenDate(props.value, order.value) })
+watch([() => props.value, order], () => {
+    if (refused.value === null) text.value = writtenDate(props.value, order.value)
+})
 
 function read(): void {
     const plain = (text.value ?? '').trim()
@@ -31,11 +36,34 @@ function choose(day: unknown): void {
 </script>
 
 <template>
-    <v-text-field v-model="text" class="field--short" :label="label" :placeholder="patternOf(order)" autocomplete="off" inputmode="numeric" :error-messages="(refused ?? problem) === null ? [] : [(refused ?? problem)!]" :data-refused="refused === null ? undefined : true" @change="read" @blur="read" @keydown.enter="read">
+    <v-text-field
+        v-model="text"
+        class="field--short"
+        :label="label"
+        :placeholder="patternOf(order)"
+        autocomplete="off"
+        inputmode="numeric"
+        :error-messages="(refused ?? problem) === null ? [] : [(refused ?? problem)!]"
+        :data-refused="refused === null ? undefined : true"
+        @change="read"
+        @blur="read"
+        @keydown.enter="read"
+    >
         <template #append-inner>
             <v-menu v-model="opened" :close-on-content-click="false" location="bottom end">
-                <template #activator="{ props: opens }"><v-btn v-bind="opens" icon size="small" variant="text" :aria-label="`Choose: ${label}`"><v-icon :icon="mdiCalendarMonthOutline" /></v-btn></template>
-                <VDatePicker v-if="opened" :model-value="value === null ? null : new Date(`${value}T12:00:00`)" :max="most" :min="least" hide-header show-adjacent-months @update:model-value="choose" />
+                <template #activator="{ props: opens }"
+                    ><v-btn v-bind="opens" icon size="small" variant="text" :aria-label="`Choose: ${label}`"
+                        ><v-icon :icon="mdiCalendarMonthOutline" /></v-btn
+                ></template>
+                <VDatePicker
+                    v-if="opened"
+                    :model-value="value === null ? null : new Date(`${value}T12:00:00`)"
+                    :max="most"
+                    :min="least"
+                    hide-header
+                    show-adjacent-months
+                    @update:model-value="choose"
+                />
             </v-menu>
         </template>
     </v-text-field>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A button that shows a sign; what it does is its name, and a word beside it for whoever rests on it. */
-defineProps<{ icon: string, label: string }>()
+defineProps<{ icon: string; label: string }>()
 </script>
 
 <template>

@@ -14,8 +14,19 @@ function run(): void {
 </script>
 
 <template>
-    <v-snackbar v-if="shown !== null" :key="shown.id" :model-value="true" :timeout="shown.act === null ? 5000 : 12000" location="bottom" class="notice" role="status" @update:model-value="letGo(shown.id)">
+    <v-snackbar
+        v-if="shown !== null"
+        :key="shown.id"
+        :model-value="true"
+        :timeout="shown.act === null ? 5000 : 12000"
+        location="bottom"
+        class="notice"
+        role="status"
+        @update:model-value="letGo(shown.id)"
+    >
         {{ shown.text }}
-        <template v-if="shown.act !== null" #actions><v-btn variant="outlined" @click="run">{{ shown.act }}</v-btn></template>
+        <template v-if="shown.act !== null" #actions
+            ><v-btn variant="outlined" @click="run">{{ shown.act }}</v-btn></template
+        >
     </v-snackbar>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string | boolean | number">
 /** One of a few, all in sight. */
-defineProps<{ label: string, items: readonly { value: T, title: string }[], shows?: boolean }>()
+defineProps<{ label: string; items: readonly { value: T; title: string }[]; shows?: boolean }>()
 const chosen = defineModel<T>({ required: true })
 </script>
 

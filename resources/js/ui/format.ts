@@ -45,7 +45,8 @@ const CALENDARS = new Map<string, Intl.DateTimeFormat>()
 
 /** The day it is in a time zone, as an ISO date. */
 export function dayIn(timezone: string, at: Date = new Date()): string {
-    const calendar = CALENDARS.get(timezone) ?? new Intl.DateTimeFormat('en-GB', { timeZone: timezone, year: 'numeric', month: '2-digit', day: '2-digit' })
+    const calendar =
+        CALENDARS.get(timezone) ?? new Intl.DateTimeFormat('en-GB', { timeZone: timezone, year: 'numeric', month: '2-digit', day: '2-digit' })
     CALENDARS.set(timezone, calendar)
     const parts = Object.fromEntries(calendar.formatToParts(at).map((one) => [one.type, one.value]))
 

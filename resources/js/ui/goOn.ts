@@ -1,4 +1,5 @@
-const FIELDS = 'input:not([inputmode=none]):not([type=hidden]):not([type=checkbox]):not([type=radio]):not([type=file]):not([disabled]):not([readonly]), textarea:not([disabled])'
+const FIELDS =
+    'input:not([inputmode=none]):not([type=hidden]):not([type=checkbox]):not([type=radio]):not([type=file]):not([disabled]):not([readonly]), textarea:not([disabled])'
 
 /** Enter in a field of a form goes on to the next; from the last one to what sends it. A single field is sent. */
 export function goOn(event: KeyboardEvent): void {

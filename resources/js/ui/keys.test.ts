@@ -2,7 +2,18 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { KEYS, lead, leading, pressed, type Key, type KeyId } from './keys'
 
-const press = (key: string, more: Partial<KeyboardEvent> = {}): KeyboardEvent => ({ key, altKey: false, ctrlKey: false, metaKey: false, shiftKey: false, isComposing: false, preventDefault: () => undefined, stopPropagation: () => undefined, ...more }) as unknown as KeyboardEvent
+const press = (key: string, more: Partial<KeyboardEvent> = {}): KeyboardEvent =>
+    ({
+        key,
+        altKey: false,
+        ctrlKey: false,
+        metaKey: false,
+        shiftKey: false,
+        isComposing: false,
+        preventDefault: () => undefined,
+        stopPropagation: () => undefined,
+        ...more,
+    }) as unknown as KeyboardEvent
 const ids = KEYS.map((key) => key.id)
 const all = KEYS as readonly Key[]
 
@@ -17,7 +28,14 @@ function led(letter: string, more: Partial<KeyboardEvent> = {}): KeyboardEvent {
 
 describe('the keys', () => {
     it('are told apart: what one does no other does', () => {
-        const tried = ['Enter', 'Escape', 'Backspace', ' ', 'ArrowUp', 'ArrowDown', '?', '1', '7', ...'abcdefghijklmnopqrstuvwxyz'].flatMap((key) => [false, true].flatMap((shiftKey) => [press(key, { shiftKey }), press(key, { altKey: true, shiftKey }), press(key, { ctrlKey: true, shiftKey }), press(key, { altKey: true, ctrlKey: true, shiftKey })]))
+        const tried = ['Enter', 'Escape', 'Backspace', ' ', 'ArrowUp', 'ArrowDown', '?', '1', '7', ...'abcdefghijklmnopqrstuvwxyz'].flatMap((key) =>
+            [false, true].flatMap((shiftKey) => [
+                press(key, { shiftKey }),
+                press(key, { altKey: true, shiftKey }),
+                press(key, { ctrlKey: true, shiftKey }),
+                press(key, { altKey: true, ctrlKey: true, shiftKey }),
+            ]),
+        )
         for (const event of tried) expect(all.filter((key) => key.hit?.(event) === true).length, JSON.stringify(event)).toBeLessThan(2)
         for (const key of all) expect(key.then !== undefined || tried.some((event) => key.hit?.(event) === true), key.id).toBe(true)
         const letters = all.map((key) => key.then).filter((letter) => letter !== undefined)
@@ -27,9 +45,19 @@ describe('the keys', () => {
 
     it('leave Alt and Ctrl with a letter or a digit to the browser, but for what every page does alike', () => {
         for (const key of [...'abcdefghijklmnopqrstuvwxyz0123456789']) {
-            for (const more of [{ altKey: true }, { altKey: true, shiftKey: true }, { ctrlKey: true }, { ctrlKey: true, shiftKey: true }, { metaKey: true }, {}]) {
+            for (const more of [
+                { altKey: true },
+                { altKey: true, shiftKey: true },
+                { ctrlKey: true },
+                { ctrlKey: true, shiftKey: true },
+                { metaKey: true },
+                {},
+            ]) {
                 const hit = all.filter((one) => one.hit?.(press(key, more)) === true).map((one) => one.id)
-                expect(hit.every((id) => id === 'undo' || id === 'redo'), `${JSON.stringify(more)} ${key}`).toBe(true)
+                expect(
+                    hit.every((id) => id === 'undo' || id === 'redo'),
+                    `${JSON.stringify(more)} ${key}`,
+                ).toBe(true)
             }
         }
     })
@@ -39,7 +67,7 @@ describe('the keys', () => {
         expect(pressed(led('O', { shiftKey: true }), 'open')).toBe('open')
         expect(pressed(led('o'), 'swap')).toBeNull()
         expect(pressed(led('o', { altKey: true }), 'open')).toBeNull()
-        expect(pressed(led('7'), ...ids as KeyId[])).toBeNull()
+        expect(pressed(led('7'), ...(ids as KeyId[]))).toBeNull()
         lead(press(',', { ctrlKey: true }))
         expect(leading.is).toBe(true)
         for (const modifier of ['Control', 'Shift', 'Alt']) lead(press(modifier))

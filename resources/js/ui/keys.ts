@@ -17,10 +17,22 @@ export interface Key {
     hit?: (event: KeyboardEvent) => boolean
 }
 
-const plain = (...keys: string[]) => (event: KeyboardEvent): boolean => keys.includes(event.key) && !event.altKey && !event.ctrlKey && !event.metaKey
-const alt = (...keys: string[]) => (event: KeyboardEvent): boolean => event.altKey && !event.ctrlKey && keys.includes(event.key)
-const altOnly = (...keys: string[]) => (event: KeyboardEvent): boolean => !event.shiftKey && alt(...keys)(event)
-const ctrl = (shift: boolean, key: string) => (event: KeyboardEvent): boolean => (event.ctrlKey || event.metaKey) && !event.altKey && event.shiftKey === shift && event.key.toLowerCase() === key
+const plain =
+    (...keys: string[]) =>
+    (event: KeyboardEvent): boolean =>
+        keys.includes(event.key) && !event.altKey && !event.ctrlKey && !event.metaKey
+const alt =
+    (...keys: string[]) =>
+    (event: KeyboardEvent): boolean =>
+        event.altKey && !event.ctrlKey && keys.includes(event.key)
+const altOnly =
+    (...keys: string[]) =>
+    (event: KeyboardEvent): boolean =>
+        !event.shiftKey && alt(...keys)(event)
+const ctrl =
+    (shift: boolean, key: string) =>
+    (event: KeyboardEvent): boolean =>
+        (event.ctrlKey || event.metaKey) && !event.altKey && event.shiftKey === shift && event.key.toLowerCase() === key
 
 /** The key of our own, as it is said. */
 export const LEADER = 'Ctrl + ,'
@@ -39,9 +51,19 @@ export const KEYS = [
     { id: 'next', ...after('N'), does: 'to the next finding' },
     { id: 'previous', ...after('P'), does: 'to the finding before' },
     { id: 'margin', ...after('M'), does: 'into the margin of this line; the arrows walk there' },
-    { id: 'offers', shown: 'Ctrl + Space', does: 'takes up the words that are offered; ↑ ↓ walk, Enter takes', hit: (event) => event.ctrlKey && !event.altKey && !event.shiftKey && event.key === ' ' },
+    {
+        id: 'offers',
+        shown: 'Ctrl + Space',
+        does: 'takes up the words that are offered; ↑ ↓ walk, Enter takes',
+        hit: (event) => event.ctrlKey && !event.altKey && !event.shiftKey && event.key === ' ',
+    },
     { id: 'move', shown: 'Alt + ↑ ↓', does: 'moves the line, or all lines that are selected', hit: altOnly('ArrowUp', 'ArrowDown') },
-    { id: 'double', shown: 'Alt + Shift + ↑ ↓', does: 'writes the line a second time', hit: (event) => event.shiftKey && alt('ArrowUp', 'ArrowDown')(event) },
+    {
+        id: 'double',
+        shown: 'Alt + Shift + ↑ ↓',
+        does: 'writes the line a second time',
+        hit: (event) => event.shiftKey && alt('ArrowUp', 'ArrowDown')(event),
+    },
     { id: 'swap', ...after('W'), does: 'what may stand in for this line; ↑ ↓ walk, Enter takes, Esc leaves' },
     { id: 'rescue', ...after('R'), does: 'rescues the whole recipe' },
     { id: 'table', ...after('T'), does: 'to the dogs at the table' },
@@ -53,7 +75,7 @@ export const KEYS = [
     { id: 'list', shown: '?', does: 'this list, when you are not typing', hit: (event) => event.key === '?' },
 ] as const satisfies readonly Key[]
 
-export type KeyId = typeof KEYS[number]['id']
+export type KeyId = (typeof KEYS)[number]['id']
 
 /** Whether the key of our own was pressed, and a letter is waited for. */
 export const leading = reactive({ is: false })
@@ -87,7 +109,7 @@ export function led(event: KeyboardEvent): void {
 /** Which of some keys was pressed; null when none. */
 export function pressed<T extends KeyId>(event: KeyboardEvent, ...ids: T[]): T | null {
     const said = meant.get(event)
-    if (said !== undefined) return (ids as string[]).includes(said) ? said as T : null
+    if (said !== undefined) return (ids as string[]).includes(said) ? (said as T) : null
     for (const key of KEYS as readonly Key[]) {
         if ((ids as string[]).includes(key.id) && key.hit?.(event) === true) return key.id as T
     }

@@ -8,7 +8,16 @@ function finding(level: Level, code: string, dog: string | null = null, message 
 
 describe('findings in the margin', () => {
     it('stand with the worst first, and in their order where they are alike', () => {
-        const given = [finding('caution', 'a'), finding('never', 'grape'), finding('check-label', 'b'), finding('unknown', 'c'), finding('allergen', 'd'), finding('limit', 'e'), finding('ask-vet', 'f'), finding('caution', 'g')]
+        const given = [
+            finding('caution', 'a'),
+            finding('never', 'grape'),
+            finding('check-label', 'b'),
+            finding('unknown', 'c'),
+            finding('allergen', 'd'),
+            finding('limit', 'e'),
+            finding('ask-vet', 'f'),
+            finding('caution', 'g'),
+        ]
         expect(worstFirst(given).map((one) => one.code)).toEqual(['grape', 'c', 'd', 'e', 'f', 'b', 'a', 'g'])
         expect(given[0]?.code).toBe('a')
     })
@@ -19,8 +28,15 @@ describe('findings in the margin', () => {
     })
 
     it('are told once for several dogs, with their names', () => {
-        const once = told([finding('limit', 'fat', 'Ferris', 'Fat is 3 g'), finding('limit', 'fat', 'Quill', 'Fat is 4 g'), finding('never', 'grape')])
-        expect(once.map((one) => [one.finding.code, one.dogs])).toEqual([['grape', []], ['fat', ['Ferris', 'Quill']]])
+        const once = told([
+            finding('limit', 'fat', 'Ferris', 'Fat is 3 g'),
+            finding('limit', 'fat', 'Quill', 'Fat is 4 g'),
+            finding('never', 'grape'),
+        ])
+        expect(once.map((one) => [one.finding.code, one.dogs])).toEqual([
+            ['grape', []],
+            ['fat', ['Ferris', 'Quill']],
+        ])
     })
 
     it('keep two sayings apart that concern every dog', () => {

@@ -1,7 +1,12 @@
 import { reactive } from 'vue'
 
 /** What the page tells in passing, with a way back where there is one. */
-export interface Notice { id: number, text: string, act: string | null, run: (() => unknown) | null }
+export interface Notice {
+    id: number
+    text: string
+    act: string | null
+    run: (() => unknown) | null
+}
 
 export const notices: Notice[] = reactive([])
 

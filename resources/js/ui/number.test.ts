@@ -3,8 +3,30 @@ import { readNumber } from './number'
 
 describe('a number in a field', () => {
     it.each([
-        ['6.5', 6.5], ['6,5', 6.5], ['65', 65], ['.5', 0.5], [',5', 0.5], ['1½', 1.5], ['1 ½', 1.5], ['½', 0.5], ['1 1/2', 1.5], ['1-1/2', 1.5], ['3/4', 0.75], ['1⁄4', 0.25],
-        ['about 4', 4], ['~4', 4], ['ca. 4', 4], ['5-6', 5.5], ['5–6', 5.5], ['5 to 6', 5.5], ['5 or 6', 5.5], ['1/2 - 3/4', 0.625], ['½–1', 0.75], ['about 5-6', 5.5], [' 7 ', 7], ['0', 0],
+        ['6.5', 6.5],
+        ['6,5', 6.5],
+        ['65', 65],
+        ['.5', 0.5],
+        [',5', 0.5],
+        ['1½', 1.5],
+        ['1 ½', 1.5],
+        ['½', 0.5],
+        ['1 1/2', 1.5],
+        ['1-1/2', 1.5],
+        ['3/4', 0.75],
+        ['1⁄4', 0.25],
+        ['about 4', 4],
+        ['~4', 4],
+        ['ca. 4', 4],
+        ['5-6', 5.5],
+        ['5–6', 5.5],
+        ['5 to 6', 5.5],
+        ['5 or 6', 5.5],
+        ['1/2 - 3/4', 0.625],
+        ['½–1', 0.75],
+        ['about 5-6', 5.5],
+        [' 7 ', 7],
+        ['0', 0],
     ])('reads %s', (text, value) => {
         expect(readNumber(text)).toEqual({ value, problem: null })
     })
@@ -16,7 +38,20 @@ describe('a number in a field', () => {
         }
     })
 
-    it.each([['six', 'is no number'], ['6 5', 'is no number'], ['6..5', 'is no number'], ['1/0', 'is no number'], ['--', 'is no number'], ['-3', 'below zero'], ['1.500', 'two ways: write 1500, or 1.5'], ['1,500', 'two ways: write 1500, or 1.5'], ['6.5.2', 'is no number'], ['1e3', 'is no number'], ['Infinity', 'is no number'], ['5-6-7', 'is no number']])('refuses %s in words', (text, words) => {
+    it.each([
+        ['six', 'is no number'],
+        ['6 5', 'is no number'],
+        ['6..5', 'is no number'],
+        ['1/0', 'is no number'],
+        ['--', 'is no number'],
+        ['-3', 'below zero'],
+        ['1.500', 'two ways: write 1500, or 1.5'],
+        ['1,500', 'two ways: write 1500, or 1.5'],
+        ['6.5.2', 'is no number'],
+        ['1e3', 'is no number'],
+        ['Infinity', 'is no number'],
+        ['5-6-7', 'is no number'],
+    ])('refuses %s in words', (text, words) => {
         expect(readNumber(text).value).toBeNull()
         expect(readNumber(text).problem).toContain(words)
     })

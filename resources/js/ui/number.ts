@@ -12,9 +12,28 @@ export interface NumberRules {
     of?: 'low' | 'middle' | 'high'
 }
 
-export interface NumberRead { value: number | null, problem: string | null }
+export interface NumberRead {
+    value: number | null
+    problem: string | null
+}
 
-const VULGAR: Record<string, number> = { '½': 1 / 2, '⅓': 1 / 3, '⅔': 2 / 3, '¼': 1 / 4, '¾': 3 / 4, '⅕': 1 / 5, '⅖': 2 / 5, '⅗': 3 / 5, '⅘': 4 / 5, '⅙': 1 / 6, '⅚': 5 / 6, '⅛': 1 / 8, '⅜': 3 / 8, '⅝': 5 / 8, '⅞': 7 / 8 }
+const VULGAR: Record<string, number> = {
+    '½': 1 / 2,
+    '⅓': 1 / 3,
+    '⅔': 2 / 3,
+    '¼': 1 / 4,
+    '¾': 3 / 4,
+    '⅕': 1 / 5,
+    '⅖': 2 / 5,
+    '⅗': 3 / 5,
+    '⅘': 4 / 5,
+    '⅙': 1 / 6,
+    '⅚': 5 / 6,
+    '⅛': 1 / 8,
+    '⅜': 3 / 8,
+    '⅝': 5 / 8,
+    '⅞': 7 / 8,
+}
 const ABOUT = /^(?:about|around|roughly|circa|ca\.?|approx\.?|approximately|~|≈)\s*/i
 const FRACTION = /^(?:(\d+)[\s-]+)?(\d+)\s*[/⁄]\s*(\d+)$/
 const WITH_SIGN = /^(\d+)?\s*([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])$/
@@ -42,7 +61,10 @@ export function readNumber(text: string, { above, least, most, whole = false, of
     const plain = text.trim().replace(ABOUT, '').trim()
     if (text.trim() === '') return { value: null, problem: null }
     if (/^[1-9]\d{0,2}[.,]\d{3}$/.test(plain)) {
-        return { value: null, problem: `“${plain}” can be meant in two ways: write ${plain.replace(/[.,]/, '')}, or ${Number(plain.replace(',', '.'))}.` }
+        return {
+            value: null,
+            problem: `“${plain}” can be meant in two ways: write ${plain.replace(/[.,]/, '')}, or ${Number(plain.replace(',', '.'))}.`,
+        }
     }
     if (/^-\s*[\d.,½¼¾]/.test(plain)) return { value: null, problem: `“${plain}” is below zero: write a number from 0 on.` }
     const both = ends(plain)

@@ -17,7 +17,8 @@ export const vRoving: Directive<HTMLElement> = {
         function settle(): void {
             const all = doors()
             const isInSight = (one: HTMLElement): boolean => one.checkVisibility()
-            if (!isTouched || at === null || !all.includes(at) || !isInSight(at)) at = all.find((one) => one.getAttribute('aria-current') === 'page' && isInSight(one)) ?? all.find(isInSight) ?? null
+            if (!isTouched || at === null || !all.includes(at) || !isInSight(at))
+                at = all.find((one) => one.getAttribute('aria-current') === 'page' && isInSight(one)) ?? all.find(isInSight) ?? null
             for (const one of all) if (one.tabIndex !== (one === at ? 0 : -1)) one.tabIndex = one === at ? 0 : -1
         }
 
@@ -34,7 +35,8 @@ export const vRoving: Directive<HTMLElement> = {
             const now = all.findIndex((one) => one === document.activeElement)
             if (now === -1) return
             const step = ALONG[event.key]
-            const next = event.key === 'Home' ? 0 : event.key === 'End' ? all.length - 1 : step === undefined ? null : (now + step + all.length) % all.length
+            const next =
+                event.key === 'Home' ? 0 : event.key === 'End' ? all.length - 1 : step === undefined ? null : (now + step + all.length) % all.length
             if (next === null) return
             event.preventDefault()
             all[next]?.focus()

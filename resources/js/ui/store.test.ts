@@ -4,16 +4,21 @@ import { heldStore, KeptStore } from './store'
 
 let number = 0
 let name = ''
-beforeEach(() => { name = `kept${number++}` })
+beforeEach(() => {
+    name = `kept${number++}`
+})
 
 /** A browser's quick half that has room for so many letters. */
 function small(held: Map<string, string>, room: number): ReturnType<typeof heldStore> {
     const store = heldStore(held)
 
-    return { ...store, setItem: (key, value) => {
-        if ([...held].reduce((sum, [other, one]) => sum + (other === key ? 0 : one.length), value.length) > room) throw new Error('no room')
-        held.set(key, value)
-    } }
+    return {
+        ...store,
+        setItem: (key, value) => {
+            if ([...held].reduce((sum, [other, one]) => sum + (other === key ? 0 : one.length), value.length) > room) throw new Error('no room')
+            held.set(key, value)
+        },
+    }
 }
 
 async function opened(held: Map<string, string>, clock = Date.now, room = Infinity): Promise<KeptStore> {
@@ -75,7 +80,9 @@ describe('what is kept in two places', () => {
         expect((await opened(new Map())).getItem('mildbowl.a')).toBe('short')
 
         const alone = new KeptStore(small(new Map(), 40))
-        expect(() => { alone.setItem('mildbowl.a', 'x'.repeat(100)) }).toThrow('no room')
+        expect(() => {
+            alone.setItem('mildbowl.a', 'x'.repeat(100))
+        }).toThrow('no room')
     })
 
     it('takes over what an earlier version kept, and forgets in time what was taken away', async () => {

@@ -9,7 +9,10 @@ export interface Store extends Pick<Storage, 'getItem' | 'setItem' | 'removeItem
 type Quick = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'> & { keys: () => string[] }
 
 /** A value and the moment it was written, by which the two halves are told apart; null is what was taken away. */
-interface Stamped { at: number, value: string | null }
+interface Stamped {
+    at: number
+    value: string | null
+}
 
 const OURS = 'mildbowl.'
 const TABLE = 'kept'
@@ -31,18 +34,37 @@ export class KeptStore implements Store {
     private isFull = false
     private last = 0
 
-    constructor(private readonly quick: Quick, private readonly clock: () => number = Date.now) {}
+    constructor(
+        private readonly quick: Quick,
+        private readonly clock: () => number = Date.now,
+    ) {}
 
     /** Takes over what only the database knows. Where a browser has none, or does not open it, the quick half goes on alone. */
     async open(name = 'mildbowl'): Promise<void> {
         let isLate = false
-        const opening = openDB(name, 1, { upgrade: (database) => { database.createObjectStore(TABLE) }, blocking: () => { this.database?.close(); this.database = null } })
+        const opening = openDB(name, 1, {
+            upgrade: (database) => {
+                database.createObjectStore(TABLE)
+            },
+            blocking: () => {
+                this.database?.close()
+                this.database = null
+            },
+        })
             .then(async (database) => {
                 this.database = database
                 if (!isLate) await this.takeOver(database)
             })
             .catch(() => undefined)
-        await Promise.race([opening, new Promise<void>((resolve) => { setTimeout(() => { isLate = true; resolve() }, PATIENCE_MS) })])
+        await Promise.race([
+            opening,
+            new Promise<void>((resolve) => {
+                setTimeout(() => {
+                    isLate = true
+                    resolve()
+                }, PATIENCE_MS)
+            }),
+        ])
     }
 
     getItem(name: string): string | null {
@@ -74,7 +96,7 @@ export class KeptStore implements Store {
     }
 
     private now(): number {
-        return this.last = Math.max(this.clock(), this.last + 1)
+        return (this.last = Math.max(this.clock(), this.last + 1))
     }
 
     private held(name: string): Stamped | null {
@@ -98,7 +120,9 @@ export class KeptStore implements Store {
     private writeSoon(name: string, one: Stamped): void {
         if (this.database === null) return
         this.pending.set(name, one)
-        this.writing ??= this.writeAll().finally(() => { this.writing = null })
+        this.writing ??= this.writeAll().finally(() => {
+            this.writing = null
+        })
     }
 
     private async writeAll(): Promise<void> {
@@ -120,7 +144,10 @@ export class KeptStore implements Store {
         const old = this.clock() - GONE_MS
         const [names, values] = await Promise.all([database.getAllKeys(TABLE), database.getAll(TABLE) as Promise<Stamped[]>])
         const known = new Map<string, Stamped>()
-        names.forEach((name, n) => { const one = values[n]; if (typeof name === 'string' && one !== undefined) known.set(name, one) })
+        names.forEach((name, n) => {
+            const one = values[n]
+            if (typeof name === 'string' && one !== undefined) known.set(name, one)
+        })
         for (const [name, one] of known) {
             const held = stamped(this.quick.getItem(name))
             if (held !== null && held.at >= one.at) continue
@@ -156,7 +183,13 @@ function quickHalf(): Quick {
         localStorage.getItem(OURS)
 
         return {
-            getItem: (name) => localStorage.getItem(name), setItem: (name, value) => { localStorage.setItem(name, value) }, removeItem: (name) => { localStorage.removeItem(name) },
+            getItem: (name) => localStorage.getItem(name),
+            setItem: (name, value) => {
+                localStorage.setItem(name, value)
+            },
+            removeItem: (name) => {
+                localStorage.removeItem(name)
+            },
             keys: () => Object.keys(localStorage).filter((name) => name.startsWith(OURS)),
         }
     } catch {
@@ -168,9 +201,18 @@ let own: KeptStore | null = null
 
 /** The browser's own; where it lets nothing be kept, one that lasts as long as the page. */
 export function ownStore(): KeptStore {
-    return own ??= new KeptStore(quickHalf())
+    return (own ??= new KeptStore(quickHalf()))
 }
 
 export function heldStore(held = new Map<string, string>()): Store {
-    return { getItem: (name) => held.get(name) ?? null, setItem: (name, value) => { held.set(name, value) }, removeItem: (name) => { held.delete(name) }, keys: () => [...held.keys()] }
+    return {
+        getItem: (name) => held.get(name) ?? null,
+        setItem: (name, value) => {
+            held.set(name, value)
+        },
+        removeItem: (name) => {
+            held.delete(name)
+        },
+        keys: () => [...held.keys()],
+    }
 }

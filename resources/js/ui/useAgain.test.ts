@@ -4,14 +4,23 @@ import { KitchenProblem, refusal, UNREACHABLE } from '../api/client'
 import { mayPass, useAgain } from './useAgain'
 
 describe('what got no answer', () => {
-    beforeEach(() => { vi.useFakeTimers() })
-    afterEach(() => { vi.useRealTimers() })
+    beforeEach(() => {
+        vi.useFakeTimers()
+    })
+    afterEach(() => {
+        vi.useRealTimers()
+    })
 
     it('is asked again soon, then less often, and begins anew once it was answered', async () => {
         const at: number[] = []
         const since = Date.now()
         const scope = effectScope()
-        const again = scope.run(() => useAgain(() => { at.push(Date.now() - since); again?.later() }))
+        const again = scope.run(() =>
+            useAgain(() => {
+                at.push(Date.now() - since)
+                again?.later()
+            }),
+        )
         again?.later()
         await vi.advanceTimersByTimeAsync(40_000)
         expect(at).toEqual([1_000, 3_000, 8_000, 23_000, 38_000])

@@ -10,7 +10,7 @@ export function mayPass(error: unknown): boolean {
 }
 
 /** What got no answer is asked again by itself: soon, then less often, and at once when the connection is back. */
-export function useAgain(run: () => void): { later: () => void, done: () => void, stop: () => void } {
+export function useAgain(run: () => void): { later: () => void; done: () => void; stop: () => void } {
     let tries = 0
     let timer: ReturnType<typeof setTimeout> | undefined
 

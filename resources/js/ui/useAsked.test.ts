@@ -14,23 +14,44 @@ function asking(words: string) {
     const thing = ref(words)
     const replies: Reply[] = []
     const scope = effectScope()
-    const asked = scope.run(() => useAsked<string>({
-        of: [thing],
-        ask: (signal) => thing.value === '' ? null : new Promise((give, fail) => { replies.push({ signal, give, fail }) }),
-        immediate: true,
-    })) as Asked<string>
+    const asked = scope.run(() =>
+        useAsked<string>({
+            of: [thing],
+            ask: (signal) =>
+                thing.value === ''
+                    ? null
+                    : new Promise((give, fail) => {
+                          replies.push({ signal, give, fail })
+                      }),
+            immediate: true,
+        }),
+    ) as Asked<string>
     const change = async (to: string): Promise<void> => {
         thing.value = to
         await nextTick()
     }
-    const wait = async (): Promise<void> => { await vi.advanceTimersByTimeAsync(200) }
+    const wait = async (): Promise<void> => {
+        await vi.advanceTimersByTimeAsync(200)
+    }
 
-    return { ...asked, replies, change, wait, stop: () => { scope.stop() } }
+    return {
+        ...asked,
+        replies,
+        change,
+        wait,
+        stop: () => {
+            scope.stop()
+        },
+    }
 }
 
 describe('what is asked of the kitchen', () => {
-    beforeEach(() => { vi.useFakeTimers() })
-    afterEach(() => { vi.useRealTimers() })
+    beforeEach(() => {
+        vi.useFakeTimers()
+    })
+    afterEach(() => {
+        vi.useRealTimers()
+    })
 
     it('is answered by the newest question alone, in whatever order the replies come', async () => {
         const one = asking('raisin')

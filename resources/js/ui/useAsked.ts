@@ -42,16 +42,20 @@ export function useAsked<T>({ of, ask, immediate = false }: AskedOptions<T>): As
             timer = undefined
             late.value = false
         } else {
-            timer ??= setTimeout(() => { late.value = true }, LATE_AFTER_MS)
+            timer ??= setTimeout(() => {
+                late.value = true
+            }, LATE_AFTER_MS)
         }
     }
 
-    const again = useAgain(() => { void now() })
+    const again = useAgain(() => {
+        void now()
+    })
 
     async function now(): Promise<void> {
         running.abort()
         again.stop()
-        const mine = running = new AbortController()
+        const mine = (running = new AbortController())
         const since = changes
         let given: T | null = null
         let trouble: string | null = null
@@ -69,11 +73,15 @@ export function useAsked<T>({ of, ask, immediate = false }: AskedOptions<T>): As
     }
 
     const soon = useDebounceFn(now, AFTER_MS)
-    watch(of, () => {
-        changes++
-        fresh(false)
-        void soon()
-    }, { deep: true })
+    watch(
+        of,
+        () => {
+            changes++
+            fresh(false)
+            void soon()
+        },
+        { deep: true },
+    )
     // nobody is typing yet
     if (immediate) {
         changes++

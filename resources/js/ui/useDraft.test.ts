@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { heldStore } from './store'
 import { useDraft } from './useDraft'
 
-const pause = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve, 260) })
+const pause = (): Promise<void> =>
+    new Promise((resolve) => {
+        setTimeout(resolve, 260)
+    })
 
 describe('what is typed in a form', () => {
     it('is there again, with what it was typed over and the version of that', async () => {
@@ -56,7 +59,13 @@ describe('what is typed in a form', () => {
     })
 
     it('leaves aside what it cannot read', () => {
-        const held = new Map([['mildbowl.form.a', '{'], ['mildbowl.form.b', '"x"']])
-        for (const name of ['a', 'b']) effectScope().run(() => { expect(useDraft(name, reactive({ n: 1 }), null, heldStore(held)).back.value).toBe(false) })
+        const held = new Map([
+            ['mildbowl.form.a', '{'],
+            ['mildbowl.form.b', '"x"'],
+        ])
+        for (const name of ['a', 'b'])
+            effectScope().run(() => {
+                expect(useDraft(name, reactive({ n: 1 }), null, heldStore(held)).back.value).toBe(false)
+            })
     })
 })

@@ -14,7 +14,13 @@ const AFTER_MS = 200
  * @param on the version of what the form is of; a draft keeps the one it was begun on
  * @param lastsMs what was typed longer ago is not taken up
  */
-export function useDraft<T extends object>(name: string, form: T, on: number | null = null, store: Store = ownStore(), lastsMs = Infinity): { back: Ref<boolean>, forget: () => void, anew: () => void, base: Ref<T>, on: Ref<number | null> } {
+export function useDraft<T extends object>(
+    name: string,
+    form: T,
+    on: number | null = null,
+    store: Store = ownStore(),
+    lastsMs = Infinity,
+): { back: Ref<boolean>; forget: () => void; anew: () => void; base: Ref<T>; on: Ref<number | null> } {
     const key = PREFIX + name
     const opened = copy(form)
     const base = ref(copy(form)) as Ref<T>
@@ -22,7 +28,7 @@ export function useDraft<T extends object>(name: string, form: T, on: number | n
     const back = ref(false)
     let isLeft = false
 
-    const kept = read<{ form: Partial<T>, base: T, on: number | null, at?: number }>(store, key)
+    const kept = read<{ form: Partial<T>; base: T; on: number | null; at?: number }>(store, key)
     if (kept !== null && Date.now() - (kept.at ?? 0) <= lastsMs && typeof kept.form === 'object' && typeof kept.base === 'object') {
         Object.assign(form, kept.form)
         // whoever changed what it is of meanwhile must not be undone by what this form never touched
@@ -58,7 +64,13 @@ export function useDraft<T extends object>(name: string, form: T, on: number | n
     }
 
     const soon = useDebounceFn(write, AFTER_MS, { maxWait: 2 * AFTER_MS })
-    watch(form, () => { void soon() }, { deep: true })
+    watch(
+        form,
+        () => {
+            void soon()
+        },
+        { deep: true },
+    )
     if (typeof window !== 'undefined') useEventListener(window, 'pagehide', write)
     onScopeDispose(write)
 

@@ -15,7 +15,7 @@ export function useUnits() {
     const mmAnInch = (): number | null => kitchen.choices?.measures.mmAnInch ?? null
     const isPounds = (): boolean => kitchen.kitchen?.weightsAs === 'lb' && kitchen.choices !== null
     /** The length of an inch where this kitchen reads inches. */
-    const inch = (): number | null => kitchen.kitchen?.sizesAs === 'in' ? mmAnInch() : null
+    const inch = (): number | null => (kitchen.kitchen?.sizesAs === 'in' ? mmAnInch() : null)
     const isInches = (): boolean => inch() !== null
 
     function kg(value: number): string {
@@ -26,7 +26,7 @@ export function useUnits() {
     function mm(value: number, round: (sixteenths: number) => number = Math.round): string {
         const long = inch()
         if (long === null) return `${rounded(value, 1)} mm`
-        const sixteenths = Math.max(1, round(value / long * 16))
+        const sixteenths = Math.max(1, round((value / long) * 16))
         const whole = Math.floor(sixteenths / 16)
         const part = SIXTEENTHS[sixteenths % 16] ?? ''
 
@@ -37,7 +37,7 @@ export function useUnits() {
     const mmAtMost = (value: number): string => mm(value, (sixteenths) => Math.floor(sixteenths + 1e-6))
 
     /** The temperature of an oven or of a core, with the figures that core gave for it. */
-    function heat({ celsius, fahrenheit, gasMark }: { celsius: number, fahrenheit: number, gasMark?: string | number | null | undefined }): string {
+    function heat({ celsius, fahrenheit, gasMark }: { celsius: number; fahrenheit: number; gasMark?: string | number | null | undefined }): string {
         const as = kitchen.kitchen?.temperature ?? 'C'
         if (as === 'gas' && gasMark !== null && gasMark !== undefined) return `gas ${gasMark}`
 
@@ -58,7 +58,17 @@ export function useUnits() {
     }
 
     return {
-        kg, mm, mmAtMost, heat, kgAPound, mmAnInch, isPounds, isInches, inUnit, inMm,
-        weight: (dog: Pick<Dog, 'weightKg' | 'weightSaid'>): string => dog.weightKg === null ? dog.weightSaid ?? 'no weight yet' : kg(dog.weightKg),
+        kg,
+        mm,
+        mmAtMost,
+        heat,
+        kgAPound,
+        mmAnInch,
+        isPounds,
+        isInches,
+        inUnit,
+        inMm,
+        weight: (dog: Pick<Dog, 'weightKg' | 'weightSaid'>): string =>
+            dog.weightKg === null ? (dog.weightSaid ?? 'no weight yet') : kg(dog.weightKg),
     }
 }

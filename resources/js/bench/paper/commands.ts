@@ -19,15 +19,22 @@ export function toFinding(view: EditorView, by: 1 | -1): boolean {
     const { state } = view
     const rows: number[] = []
     state.field(shownField).rows.between(0, state.doc.length, (from, _to, { row }) => {
-        if (row.told.some((one) => one.finding.confirmed !== true) || row.unsure.length > 0 || row.doubts.length > 0) rows.push(state.doc.lineAt(from).from)
+        if (row.told.some((one) => one.finding.confirmed !== true) || row.unsure.length > 0 || row.doubts.length > 0)
+            rows.push(state.doc.lineAt(from).from)
     })
     if (rows.length === 0) return false
     const here = state.field(openField)?.at ?? state.selection.main.head
     const line = state.doc.lineAt(Math.min(here, state.doc.length)).from
     const opened = state.field(openField) !== null
-    const next = by === 1 ? rows.find((at) => at > line || (!opened && at === line)) ?? rows[0] : [...rows].reverse().find((at) => at < line) ?? rows[rows.length - 1]
+    const next =
+        by === 1
+            ? (rows.find((at) => at > line || (!opened && at === line)) ?? rows[0])
+            : ([...rows].reverse().find((at) => at < line) ?? rows[rows.length - 1])
     if (next === undefined) return false
-    view.dispatch({ selection: { anchor: state.doc.lineAt(next).to }, effects: [blockOpened.of(next), EditorView.scrollIntoView(next, { y: 'center' })] })
+    view.dispatch({
+        selection: { anchor: state.doc.lineAt(next).to },
+        effects: [blockOpened.of(next), EditorView.scrollIntoView(next, { y: 'center' })],
+    })
     view.focus()
 
     return true
@@ -52,21 +59,36 @@ export function commands(asks: Asks): Extension {
             const here = view.state.selection.main.head
             const up = event.key === 'ArrowUp'
             switch (pressed(event, 'open', 'leave', 'next', 'previous', 'margin', 'move', 'double', 'swap', 'find')) {
-                case 'open': toggle(view, here); break
+                case 'open':
+                    toggle(view, here)
+                    break
                 case 'leave':
                     if (view.state.field(openField) !== null) view.dispatch({ effects: blockOpened.of(null) })
                     else if (!asks.leave()) return false
                     break
-                case 'next': toFinding(view, 1); break
-                case 'previous': toFinding(view, -1); break
-                case 'margin': toMargin(view); break
-                case 'double': (up ? copyLineUp : copyLineDown)(view); break
-                case 'move': (up ? moveLineUp : moveLineDown)(view); break
+                case 'next':
+                    toFinding(view, 1)
+                    break
+                case 'previous':
+                    toFinding(view, -1)
+                    break
+                case 'margin':
+                    toMargin(view)
+                    break
+                case 'double':
+                    ;(up ? copyLineUp : copyLineDown)(view)
+                    break
+                case 'move':
+                    ;(up ? moveLineUp : moveLineDown)(view)
+                    break
                 case 'swap':
                     if (rowsAt(view.state, here).some((row) => row.lines.length > 0)) asks.swap(here)
                     break
-                case 'find': asks.find(); break
-                case null: return false
+                case 'find':
+                    asks.find()
+                    break
+                case null:
+                    return false
             }
             event.preventDefault()
             event.stopPropagation()
@@ -75,5 +97,8 @@ export function commands(asks: Asks): Extension {
         },
     })
 
-    return [Prec.high(own), keymap.of([...historyKeymap, { key: 'Shift-Mod-k', run: deleteLine }, { key: 'Mod-Enter', run: insertBlankLine }, ...standardKeymap])]
+    return [
+        Prec.high(own),
+        keymap.of([...historyKeymap, { key: 'Shift-Mod-k', run: deleteLine }, { key: 'Mod-Enter', run: insertBlankLine }, ...standardKeymap]),
+    ]
 }

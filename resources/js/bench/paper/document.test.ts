@@ -7,7 +7,7 @@ function seeded(seed: number): (below: number) => number {
     return (below) => {
         state = (state * 1103515245 + 12345) % 2147483648
 
-        return Math.floor(state / 2147483648 * below)
+        return Math.floor((state / 2147483648) * below)
     }
 }
 
@@ -75,7 +75,9 @@ describe('the changes between two texts', () => {
     })
 
     it('leave alone what stays', () => {
-        expect(changesBetween('2 cups oat flour\n1/4 cup raisins\n1 egg', '2 cups oat flour\n1/4 cup blueberries\n1 egg')).toEqual([{ from: 25, to: 31, insert: 'blueberrie' }])
+        expect(changesBetween('2 cups oat flour\n1/4 cup raisins\n1 egg', '2 cups oat flour\n1/4 cup blueberries\n1 egg')).toEqual([
+            { from: 25, to: 31, insert: 'blueberrie' },
+        ])
         expect(changesBetween('a\nb\nc', 'a\nc')).toHaveLength(1)
         expect(changesBetween('a', 'a')).toEqual([])
     })

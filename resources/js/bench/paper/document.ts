@@ -3,12 +3,22 @@
  * and answers by rows of each; here one is made of the other. A row ends where core ends it; letters are counted in code points there and
  * in UTF-16 units here.
  */
-export interface Written { text: string, steps: string }
+export interface Written {
+    text: string
+    steps: string
+}
 
 /** Where something of an answer stands. */
-export interface Place { row: number, in: 'text' | 'steps', span: number[] }
+export interface Place {
+    row: number
+    in: 'text' | 'steps'
+    span: number[]
+}
 
-export interface Stretch { from: number, to: number }
+export interface Stretch {
+    from: number
+    to: number
+}
 
 export const METHOD_ROW = 'Method'
 
@@ -42,7 +52,10 @@ export class Rows {
     constructor(private readonly document: string) {
         this.boundary = boundaryOf(document)
         const { text, steps } = parted(document)
-        this.begins = { text: beginsOf(text, 0), steps: this.boundary === null ? [] : beginsOf(steps, Math.min(document.length, this.boundary.to + 1)) }
+        this.begins = {
+            text: beginsOf(text, 0),
+            steps: this.boundary === null ? [] : beginsOf(steps, Math.min(document.length, this.boundary.to + 1)),
+        }
     }
 
     /** null for a row that is not there. */
@@ -59,7 +72,7 @@ export class Rows {
     }
 
     /** The row that holds a place of the document; null on the row that parts list and method. */
-    rowAt(at: number): { in: Place['in'], row: number } | null {
+    rowAt(at: number): { in: Place['in']; row: number } | null {
         const boundary = this.boundary
         if (boundary !== null && at >= boundary.from && at <= boundary.to) return null
         const part: Place['in'] = boundary !== null && at > boundary.to ? 'steps' : 'text'
@@ -82,7 +95,11 @@ function beginsOf(text: string, from: number): number[] {
     return [from, ...[...text.matchAll(ROW_ENDS)].map((found) => from + found.index + found[0].length)]
 }
 
-export interface Change { from: number, to: number, insert: string }
+export interface Change {
+    from: number
+    to: number
+    insert: string
+}
 
 /**
  * What has to change to turn one text into another, row by row, so that the caret and what stands on untouched rows stay where they are.

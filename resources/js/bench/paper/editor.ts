@@ -24,8 +24,23 @@ export function editor(hooks: Hooks): Extension {
         margin,
         typing,
         offers(() => hooks.words()),
-        commands({ swap: (at) => { hooks.swap(at) }, find: () => { hooks.find() }, leave: () => hooks.leave() }),
-        intake({ bringIn: (content) => { hooks.bringIn(content) }, tell: (words) => { hooks.tell(words) } }),
+        commands({
+            swap: (at) => {
+                hooks.swap(at)
+            },
+            find: () => {
+                hooks.find()
+            },
+            leave: () => hooks.leave(),
+        }),
+        intake({
+            bringIn: (content) => {
+                hooks.bringIn(content)
+            },
+            tell: (words) => {
+                hooks.tell(words)
+            },
+        }),
         ...(nonce === undefined ? [] : [EditorView.cspNonce.of(nonce)]),
         EditorView.lineWrapping,
         EditorView.perLineTextDirection.of(true),

@@ -8,7 +8,7 @@ import type { Marked, RowReading, SheetReading } from './reading'
 /** What the sheet shows besides its words: what was read of each row, which block is open, what a swap would change. None of it is text. */
 
 /** An answer, with what was changed since it was asked for. null: nothing is known of this text. */
-export const answerCame = StateEffect.define<{ reading: SheetReading, since: ChangeDesc } | null>()
+export const answerCame = StateEffect.define<{ reading: SheetReading; since: ChangeDesc } | null>()
 
 /** Opens the block of the row that holds a place; null closes it. */
 export const blockOpened = StateEffect.define<number | null>()
@@ -33,7 +33,12 @@ class RowValue extends RangeValue {
     }
 }
 
-export interface PartHead { part: Part, at: number, onHeading: boolean, host: HTMLElement }
+export interface PartHead {
+    part: Part
+    at: number
+    onHeading: boolean
+    host: HTMLElement
+}
 
 export interface Shown {
     rows: RangeSet<RowValue>
@@ -69,14 +74,19 @@ export const shownField = StateField.define<Shown>({
 function shownOf(reading: SheetReading, since: ChangeDesc, before: PartHead[], document: Text): Omit<Shown, 'amountsAs'> {
     const rows = new RangeSetBuilder<RowValue>()
     for (const row of reading.rows) if (row.from < row.to && row.to <= since.length) rows.add(row.from, row.to, new RowValue(row))
-    const marks = Decoration.set(reading.marks.filter((one) => one.to <= since.length).map((one) => MARKS[one.level].range(one.from, one.to)), true)
+    const marks = Decoration.set(
+        reading.marks.filter((one) => one.to <= since.length).map((one) => MARKS[one.level].range(one.from, one.to)),
+        true,
+    )
     const mapped = marks.map(since)
     // a head keeps its place on the page while figures change: what is open in it stays open
-    const heads = reading.heads.filter((head) => head.at <= since.length).map((head, number) => {
-        const same = before.find((one) => one.part.section === head.part.section) ?? before[number]
+    const heads = reading.heads
+        .filter((head) => head.at <= since.length)
+        .map((head, number) => {
+            const same = before.find((one) => one.part.section === head.part.section) ?? before[number]
 
-        return { ...head, at: Math.min(since.mapPos(head.at, 1), document.length), host: same?.host ?? hostOf('part') }
-    })
+            return { ...head, at: Math.min(since.mapPos(head.at, 1), document.length), host: same?.host ?? hostOf('part') }
+        })
 
     return { rows: rows.finish().map(since), marks: mapped, heads: unlike(heads) }
 }
@@ -96,8 +106,14 @@ function unlike(heads: PartHead[]): PartHead[] {
 const mark = (level: Marked['level']): Decoration => Decoration.mark({ class: `found found--${level}` })
 
 const MARKS: Record<Marked['level'], Decoration> = {
-    never: mark('never'), unknown: mark('unknown'), allergen: mark('allergen'), limit: mark('limit'),
-    'ask-vet': mark('ask-vet'), 'check-label': mark('check-label'), caution: mark('caution'), unsure: mark('unsure'),
+    never: mark('never'),
+    unknown: mark('unknown'),
+    allergen: mark('allergen'),
+    limit: mark('limit'),
+    'ask-vet': mark('ask-vet'),
+    'check-label': mark('check-label'),
+    caution: mark('caution'),
+    unsure: mark('unsure'),
 }
 
 /** What was read of the row that holds a place; several where two rows were just joined. */
@@ -111,7 +127,10 @@ export function rowsAt(state: EditorState, at: number): RowReading[] {
     return rows
 }
 
-export interface Opened { at: number, host: HTMLElement }
+export interface Opened {
+    at: number
+    host: HTMLElement
+}
 
 export const openField = StateField.define<Opened | null>({
     create: () => null,
@@ -119,7 +138,8 @@ export const openField = StateField.define<Opened | null>({
         let next = value === null ? null : { ...value, at: transaction.changes.mapPos(value.at, 1) }
         for (const effect of transaction.effects) {
             if (effect.is(blockMoved) && next !== null) next = { at: effect.value, host: next.host }
-            if (effect.is(blockOpened)) next = effect.value === null ? null : { at: lineNear(transaction.newDoc, effect.value).from, host: hostOf('line') }
+            if (effect.is(blockOpened))
+                next = effect.value === null ? null : { at: lineNear(transaction.newDoc, effect.value).from, host: hostOf('line') }
         }
 
         return next === null || value === null || next.at !== value.at || next.host !== value.host ? next : value
@@ -233,15 +253,16 @@ function proposalOf(document: Text, after: string): DecorationSet {
         }
         if (words.trim() === '') continue
         const place = lineNear(document, Math.max(begin, end))
-        ranges.push(words.trim().includes('\n')
-            ? Decoration.widget({ widget: new InsteadRows(words), block: true, side: 3 }).range(place.to)
-            : Decoration.widget({ widget: new InsteadWidget(words.trim()), side: 1 }).range(Math.min(end, place.to)))
+        ranges.push(
+            words.trim().includes('\n')
+                ? Decoration.widget({ widget: new InsteadRows(words), block: true, side: 3 }).range(place.to)
+                : Decoration.widget({ widget: new InsteadWidget(words.trim()), side: 1 }).range(Math.min(end, place.to)),
+        )
     }
 
     return Decoration.set(ranges, true)
 }
 
 const STRUCK = Decoration.mark({ tagName: 'del', class: 'struck' })
-
 
 export const shownFields: Extension = [shownField, openField, proposalField, blocks]

@@ -21,11 +21,21 @@ class Desk {
     }
 
     back(): boolean {
-        return undo({ state: this.state, dispatch: (transaction) => { this.follow(transaction) } })
+        return undo({
+            state: this.state,
+            dispatch: (transaction) => {
+                this.follow(transaction)
+            },
+        })
     }
 
     again(): boolean {
-        return redo({ state: this.state, dispatch: (transaction) => { this.follow(transaction) } })
+        return redo({
+            state: this.state,
+            dispatch: (transaction) => {
+                this.follow(transaction)
+            },
+        })
     }
 
     private follow(transaction: ReturnType<EditorState['update']>): void {
@@ -54,11 +64,21 @@ describe('the history of a sheet', () => {
         let desk = new Desk(stateFrom(null, 'one', sheetHistory))
         const was = [desk.is]
         const acts: ((desk: Desk) => void)[] = [
-            (one) => { one.do({ changes: { from: 3, insert: '\ntwo' }, ...apart }) },
-            (one) => { one.say('b') },
-            (one) => { one.do({ changes: { from: 0, to: 3, insert: 'ONE' }, ...apart }) },
-            (one) => { one.do({ changes: { from: 0, insert: 'x' }, effects: saidChanged.of({ before: one.said, after: 'c' }), ...apart }) },
-            (one) => { one.say('d') },
+            (one) => {
+                one.do({ changes: { from: 3, insert: '\ntwo' }, ...apart })
+            },
+            (one) => {
+                one.say('b')
+            },
+            (one) => {
+                one.do({ changes: { from: 0, to: 3, insert: 'ONE' }, ...apart })
+            },
+            (one) => {
+                one.do({ changes: { from: 0, insert: 'x' }, effects: saidChanged.of({ before: one.said, after: 'c' }), ...apart })
+            },
+            (one) => {
+                one.say('d')
+            },
         ]
         for (const act of acts) {
             act(desk)
@@ -97,7 +117,7 @@ describe('the history of a sheet', () => {
     it('remembers a bounded number of steps', () => {
         const desk = new Desk(stateFrom(null, '', sheetHistory))
         for (let n = 0; n < 300; n++) desk.do({ changes: { from: 0, insert: `${n}\n` }, ...apart })
-        const kept = keptOf(desk.state) as { said: { done: unknown[] }, state: { history: { done: unknown[] } } }
+        const kept = keptOf(desk.state) as { said: { done: unknown[] }; state: { history: { done: unknown[] } } }
         expect(kept.state.history.done).toHaveLength(120)
         expect(kept.said.done).toHaveLength(120)
         const after = desk.reloaded()

@@ -19,9 +19,14 @@ export function isPage(html: string, plain: string): boolean {
 
 /** A talk, or a whole page of words: it goes the way of "Bring in", as a list does not. */
 export function isTale(plain: string): boolean {
-    const rows = plain.split('\n').map((row) => row.trim()).filter((row) => row !== '')
+    const rows = plain
+        .split('\n')
+        .map((row) => row.trim())
+        .filter((row) => row !== '')
     const words = plain.trim().split(/\s+/).length
-    const listed = rows.filter((row) => row.length < 60 && /^(?:[-*•·–▢☐✓]|\d{1,2}[.)]\s|\d|[½¼¾⅓⅔⅛])/.test(row) && !/^[[(]?\d{1,2}:\d{2}/.test(row)).length
+    const listed = rows.filter(
+        (row) => row.length < 60 && /^(?:[-*•·–▢☐✓]|\d{1,2}[.)]\s|\d|[½¼¾⅓⅔⅛])/.test(row) && !/^[[(]?\d{1,2}:\d{2}/.test(row),
+    ).length
     const isWhole = /^\W*(?:the\s+)?ingredients?\W*$/im.test(plain) && /^\W*(?:the\s+)?(?:method|instructions?|directions?|steps)\W*$/im.test(plain)
 
     return isWhole || (words >= 60 && words / rows.length >= 6.5 && listed < rows.length / 4)
@@ -39,7 +44,10 @@ function taken(data: DataTransfer | null, { bringIn, tell }: Intake): boolean {
     const file = data.files[0]
     if (plain === '' && file !== undefined) {
         if (file.type.startsWith('image/')) tell(NO_PICTURE)
-        else if (/^text\/|json|xml/.test(file.type) || /\.(?:html?|json|jsonld|md|markdown|txt)$/i.test(file.name)) void file.text().then(bringIn, () => { tell(`${file.name} could not be read.`) })
+        else if (/^text\/|json|xml/.test(file.type) || /\.(?:html?|json|jsonld|md|markdown|txt)$/i.test(file.name))
+            void file.text().then(bringIn, () => {
+                tell(`${file.name} could not be read.`)
+            })
         else tell(`${file.name} holds no text: bring a saved page, JSON-LD, Markdown or plain text.`)
 
         return true

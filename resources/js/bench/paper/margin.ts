@@ -11,9 +11,9 @@ import { worstOf, type RowReading } from './reading'
 const RTL = /^[^\p{L}]*[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/u
 
 /** A row that is being dragged by its grip, and where it would fall. */
-export const dragging = StateEffect.define<{ from: number, before: number } | null>()
+export const dragging = StateEffect.define<{ from: number; before: number } | null>()
 
-export const dragField = StateField.define<{ from: number, before: number } | null>({
+export const dragField = StateField.define<{ from: number; before: number } | null>({
     create: () => null,
     update(value, transaction) {
         let next = transaction.docChanged ? null : value
@@ -24,9 +24,17 @@ export const dragField = StateField.define<{ from: number, before: number } | nu
 })
 
 /** One figure or one finding of the margin, as it is written there. */
-interface Entry { kind: 'amount' | 'found' | 'ask', label: string | null, parts: Part[] }
+interface Entry {
+    kind: 'amount' | 'found' | 'ask'
+    label: string | null
+    parts: Part[]
+}
 
-interface Part { class: string, text: string, level?: keyof typeof LEVELS }
+interface Part {
+    class: string
+    text: string
+    level?: keyof typeof LEVELS
+}
 
 function amount(line: AnswerLine, as: 'grams' | 'cups'): string {
     if (line.grams === null) return '? g'
@@ -39,16 +47,35 @@ function entriesOf(rows: RowReading[], as: 'grams' | 'cups'): Entry[] {
     for (const row of rows) {
         for (const line of row.lines) {
             const shown = amount(line, as)
-            entries.push({ kind: 'amount', label: `How ${shown} and its calories were made`, parts: [
-                { class: 'row__grams', text: shown }, { class: 'row__kcal', text: line.kcal === null ? '–' : `${figure(line.kcal.best)} kcal` },
-            ] })
+            entries.push({
+                kind: 'amount',
+                label: `How ${shown} and its calories were made`,
+                parts: [
+                    { class: 'row__grams', text: shown },
+                    { class: 'row__kcal', text: line.kcal === null ? '–' : `${figure(line.kcal.best)} kcal` },
+                ],
+            })
         }
-        if (row.turned.length > 0) entries.push({ kind: 'amount', label: `In this kitchen's units: ${row.turned.join(', ')}`, parts: [{ class: 'row__grams', text: row.turned.join(', ') }] })
-        if (row.told.length > 0) entries.push({ kind: 'found', label: null, parts: row.told.map((one) => ({
-            class: `chip chip--${one.finding.level}${one.finding.confirmed === true ? ' chip--settled' : ''}`, level: one.finding.level,
-            text: [one.finding.confirmed === true ? 'Settled' : inShort(one.finding), one.dogs.join(', ')].filter((part) => part !== '').join('\u2002'),
-        })) })
-        if (row.unsure.length > 0 || row.doubts.length > 0) entries.push({ kind: 'ask', label: null, parts: [{ class: 'chip chip--asked', text: row.unsure[0]?.question ?? 'Is this meant?' }] })
+        if (row.turned.length > 0)
+            entries.push({
+                kind: 'amount',
+                label: `In this kitchen's units: ${row.turned.join(', ')}`,
+                parts: [{ class: 'row__grams', text: row.turned.join(', ') }],
+            })
+        if (row.told.length > 0)
+            entries.push({
+                kind: 'found',
+                label: null,
+                parts: row.told.map((one) => ({
+                    class: `chip chip--${one.finding.level}${one.finding.confirmed === true ? ' chip--settled' : ''}`,
+                    level: one.finding.level,
+                    text: [one.finding.confirmed === true ? 'Settled' : inShort(one.finding), one.dogs.join(', ')]
+                        .filter((part) => part !== '')
+                        .join('\u2002'),
+                })),
+            })
+        if (row.unsure.length > 0 || row.doubts.length > 0)
+            entries.push({ kind: 'ask', label: null, parts: [{ class: 'chip chip--asked', text: row.unsure[0]?.question ?? 'Is this meant?' }] })
     }
 
     return entries
@@ -85,7 +112,11 @@ function button(entry: Entry): HTMLButtonElement {
 class Margin extends WidgetType {
     private readonly shown: string
 
-    constructor(private readonly entries: Entry[], private readonly isOpen: boolean, private readonly words: string) {
+    constructor(
+        private readonly entries: Entry[],
+        private readonly isOpen: boolean,
+        private readonly words: string,
+    ) {
         super()
         this.shown = JSON.stringify([entries, isOpen])
     }
@@ -98,10 +129,18 @@ class Margin extends WidgetType {
         const margin = document.createElement('span')
         margin.className = 'row__margin'
         margin.contentEditable = 'false'
-        margin.addEventListener('mousedown', (event) => { event.preventDefault() })
-        margin.addEventListener('click', (event) => { this.clicked(view, margin, event) })
-        margin.addEventListener('pointerdown', (event) => { grabbed(view, margin, event) })
-        margin.addEventListener('keydown', (event) => { walked(view, margin, event) })
+        margin.addEventListener('mousedown', (event) => {
+            event.preventDefault()
+        })
+        margin.addEventListener('click', (event) => {
+            this.clicked(view, margin, event)
+        })
+        margin.addEventListener('pointerdown', (event) => {
+            grabbed(view, margin, event)
+        })
+        margin.addEventListener('keydown', (event) => {
+            walked(view, margin, event)
+        })
         this.fill(margin)
 
         return margin
@@ -213,8 +252,12 @@ function grabbed(view: EditorView, margin: HTMLElement, event: PointerEvent): vo
             view.focus()
         }
     }
-    const drop = (): void => { end(true) }
-    const leave = (): void => { end(false) }
+    const drop = (): void => {
+        end(true)
+    }
+    const leave = (): void => {
+        end(false)
+    }
     window.addEventListener('pointermove', move)
     window.addEventListener('pointerup', drop)
     window.addEventListener('pointercancel', leave)
@@ -227,7 +270,10 @@ export function moveRow(view: EditorView, number: number, before: number): void 
     if (before >= line.from && before <= line.to + 1) return
     const isLast = line.to === doc.length
     const out = { from: isLast ? Math.max(0, line.from - 1) : line.from, to: isLast ? line.to : line.to + 1 }
-    const set = view.state.changes([out, before > doc.length ? { from: doc.length, insert: `\n${line.text}` } : { from: before, insert: `${line.text}\n` }])
+    const set = view.state.changes([
+        out,
+        before > doc.length ? { from: doc.length, insert: `\n${line.text}` } : { from: before, insert: `${line.text}\n` },
+    ])
     const at = before > doc.length ? set.newLength - line.length : before < line.from ? before : before - line.length - 1
     const isOpen = view.state.field(openField)?.at === line.from
     const effects = isOpen ? [blockMoved.of(at)] : []
@@ -253,7 +299,11 @@ function rowsOf(view: EditorView): DecorationSet {
             ranges.push(Decoration.line({ class: classes }).range(line.from))
             if (line.length > 0) {
                 ranges.push((RTL.test(line.text) ? rtlWords : words).range(line.from, line.to))
-                ranges.push(Decoration.widget({ widget: new Margin(entriesOf(rows, shown.amountsAs), isOpen, line.text.trim().slice(0, 60)), side: 1 }).range(line.to))
+                ranges.push(
+                    Decoration.widget({ widget: new Margin(entriesOf(rows, shown.amountsAs), isOpen, line.text.trim().slice(0, 60)), side: 1 }).range(
+                        line.to,
+                    ),
+                )
             }
         }
     }
@@ -261,7 +311,10 @@ function rowsOf(view: EditorView): DecorationSet {
     return Decoration.set(ranges, true)
 }
 
-interface Drag { from: number, before: number }
+interface Drag {
+    from: number
+    before: number
+}
 
 function classesOf(rows: RowReading[], isEmpty: boolean, isOpen: boolean, drag: Drag | null, from: number, end: number | null): string {
     const classes = isEmpty ? ['row', 'row--empty'] : ['row']
@@ -282,21 +335,25 @@ function changed(update: ViewUpdate, field: StateField<unknown>): boolean {
     return update.startState.field(field) !== update.state.field(field)
 }
 
-const rowsPlugin = ViewPlugin.fromClass(class {
-    decorations: DecorationSet
+const rowsPlugin = ViewPlugin.fromClass(
+    class {
+        decorations: DecorationSet
 
-    constructor(view: EditorView) {
-        this.decorations = rowsOf(view)
-    }
+        constructor(view: EditorView) {
+            this.decorations = rowsOf(view)
+        }
 
-    update(update: ViewUpdate): void {
-        // while letters are being composed nothing around them may change
-        if (update.view.composing && update.docChanged) this.decorations = this.decorations.map(update.changes)
-        else if (update.docChanged || update.viewportChanged || [shownField, openField, dragField].some((field) => changed(update, field))) this.decorations = rowsOf(update.view)
-    }
-}, {
-    decorations: (plugin) => plugin.decorations,
-    provide: (plugin) => EditorView.bidiIsolatedRanges.of((view) => view.plugin(plugin)?.decorations ?? Decoration.none),
-})
+        update(update: ViewUpdate): void {
+            // while letters are being composed nothing around them may change
+            if (update.view.composing && update.docChanged) this.decorations = this.decorations.map(update.changes)
+            else if (update.docChanged || update.viewportChanged || [shownField, openField, dragField].some((field) => changed(update, field)))
+                this.decorations = rowsOf(update.view)
+        }
+    },
+    {
+        decorations: (plugin) => plugin.decorations,
+        provide: (plugin) => EditorView.bidiIsolatedRanges.of((view) => view.plugin(plugin)?.decorations ?? Decoration.none),
+    },
+)
 
 export const margin: Extension = [dragField, rowsPlugin]

@@ -2,11 +2,22 @@ import { describe, expect, it } from 'vitest'
 import { countsOf, Offering, type Words } from './offers'
 
 const vocabulary = {
-    foods: [['oat flour', 'oat-flour'], ['ground oats', 'oat-flour'], ['oat bran', 'oat-bran'], ['oats', 'rolled-oats'], ['buckwheat flour', 'buckwheat'], ['egg', 'egg'], ['egg white', 'egg-white']].map(([name, ingredient]) => ({ name: name ?? '', ingredient: ingredient ?? '' })),
-    units: ['cup', 'clove'], forms: ['grated', 'ground'], dataVersion: '',
+    foods: [
+        ['oat flour', 'oat-flour'],
+        ['ground oats', 'oat-flour'],
+        ['oat bran', 'oat-bran'],
+        ['oats', 'rolled-oats'],
+        ['buckwheat flour', 'buckwheat'],
+        ['egg', 'egg'],
+        ['egg white', 'egg-white'],
+    ].map(([name, ingredient]) => ({ name: name ?? '', ingredient: ingredient ?? '' })),
+    units: ['cup', 'clove'],
+    forms: ['grated', 'ground'],
+    dataVersion: '',
 }
 const words: Words = { vocabulary, coming: null, own: ['quay crunch'], written: [] }
-const names = (typed: string, written: string[] = [], afterNumber = false): string[] => new Offering(words, countsOf(written)).of(typed, afterNumber).map((one) => one.name)
+const names = (typed: string, written: string[] = [], afterNumber = false): string[] =>
+    new Offering(words, countsOf(written)).of(typed, afterNumber).map((one) => one.name)
 
 describe('words that are offered', () => {
     it('go on as the word began, the shorter first, one name a food', () => {
@@ -21,7 +32,7 @@ describe('words that are offered', () => {
         expect(names('egg', ['1 egg white'])).toEqual(['egg white'])
     })
 
-    it('hold the kitchen\'s own, and units only where a number stands before', () => {
+    it("hold the kitchen's own, and units only where a number stands before", () => {
         expect(names('qu')).toEqual(['quay crunch'])
         expect(names('cu')).toEqual([])
         expect(names('cu', [], true)).toEqual(['cup'])

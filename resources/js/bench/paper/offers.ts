@@ -1,6 +1,14 @@
 import {
-    acceptCompletion, autocompletion, closeCompletion, completionStatus, moveCompletionSelection, selectedCompletionIndex, startCompletion,
-    type Completion, type CompletionContext, type CompletionResult,
+    acceptCompletion,
+    autocompletion,
+    closeCompletion,
+    completionStatus,
+    moveCompletionSelection,
+    selectedCompletionIndex,
+    startCompletion,
+    type Completion,
+    type CompletionContext,
+    type CompletionResult,
 } from '@codemirror/autocomplete'
 import { Prec, type Extension } from '@codemirror/state'
 import { EditorView, keymap } from '@codemirror/view'
@@ -37,19 +45,32 @@ export function countsOf(texts: string[]): Map<string, number> {
     return counts
 }
 
-export interface Offered { name: string, kind: 'food' | 'own' | 'unit' | 'form', used: number }
+export interface Offered {
+    name: string
+    kind: 'food' | 'own' | 'unit' | 'form'
+    used: number
+}
 
-interface Known { name: string, plain: string, kind: Offered['kind'], of: string }
+interface Known {
+    name: string
+    plain: string
+    kind: Offered['kind']
+    of: string
+}
 
 /** The words of a kitchen made ready to be looked through at every key. */
 export class Offering {
     private readonly known: Known[]
     private readonly names: Set<string>
 
-    constructor({ vocabulary, own }: Words, private readonly counts: Map<string, number>) {
+    constructor(
+        { vocabulary, own }: Words,
+        private readonly counts: Map<string, number>,
+    ) {
         const known = (name: string, kind: Offered['kind'], of: string): Known => ({ name, plain: name.toLowerCase(), kind, of })
         this.known = [
-            ...own.map((name) => known(name, 'own', name)), ...(vocabulary?.foods ?? []).map((food) => known(food.name, 'food', food.ingredient)),
+            ...own.map((name) => known(name, 'own', name)),
+            ...(vocabulary?.foods ?? []).map((food) => known(food.name, 'food', food.ingredient)),
             ...(vocabulary?.units ?? []).map((unit) => known(unit, 'unit', `unit ${unit}`)),
             ...(vocabulary?.forms ?? []).map((form) => known(form, 'form', `form ${form}`)),
         ]
@@ -65,7 +86,7 @@ export class Offering {
     of(typed: string, afterNumber: boolean): Offered[] {
         const begun = typed.toLowerCase()
         const rank = (plain: string): number => (plain.startsWith(begun) ? 0 : 100) + plain.length
-        const found = new Map<string, Known & { used: number, rank: number }>()
+        const found = new Map<string, Known & { used: number; rank: number }>()
         for (const one of this.known) {
             const { plain } = one
             if (plain === begun || (one.kind === 'unit' && !afterNumber) || (!plain.startsWith(begun) && !plain.includes(` ${begun}`))) continue
@@ -83,7 +104,7 @@ export class Offering {
 const KINDS = { food: '', own: 'our own', unit: 'unit', form: 'form' }
 
 export function offers(words: () => Words): Extension {
-    let ready: { of: Words, offering: Offering } | null = null
+    let ready: { of: Words; offering: Offering } | null = null
     const offering = (): Offering => {
         const now = words()
         const of = ready?.of
@@ -96,7 +117,7 @@ export function offers(words: () => Words): Extension {
     function source(context: CompletionContext): CompletionResult | Promise<CompletionResult | null> | null {
         const { coming } = words()
 
-        return coming === null ? found(context) : coming.then(() => context.aborted ? null : found(context))
+        return coming === null ? found(context) : coming.then(() => (context.aborted ? null : found(context)))
     }
 
     function found(context: CompletionContext): CompletionResult | null {
@@ -112,9 +133,13 @@ export function offers(words: () => Words): Extension {
             if (!context.explicit && offering().isName(typed)) return null
             const from = context.pos - typed.length
             const afterNumber = /[\d½¼¾⅓⅔]\s*$/.test(before.slice(0, from - line.from))
-            const options = offering().of(typed, afterNumber).map((one): Completion => ({
-                label: one.name, detail: one.used > 0 ? 'baked with here' : KINDS[one.kind], apply: one.name,
-            }))
+            const options = offering()
+                .of(typed, afterNumber)
+                .map((one): Completion => ({
+                    label: one.name,
+                    detail: one.used > 0 ? 'baked with here' : KINDS[one.kind],
+                    apply: one.name,
+                }))
             if (options.length > 0) return { from, options, filter: false }
         }
 
@@ -123,24 +148,35 @@ export function offers(words: () => Words): Extension {
 
     const active = (view: EditorView): boolean => completionStatus(view.state) === 'active'
     const taken = (view: EditorView): boolean => active(view) && (selectedCompletionIndex(view.state) ?? -1) >= 0
-    const walk = (forward: boolean) => (view: EditorView): boolean => {
-        if (taken(view)) return moveCompletionSelection(forward)(view)
-        if (active(view)) closeCompletion(view)
+    const walk =
+        (forward: boolean) =>
+        (view: EditorView): boolean => {
+            if (taken(view)) return moveCompletionSelection(forward)(view)
+            if (active(view)) closeCompletion(view)
 
-        return false
-    }
+            return false
+        }
 
     return [
         autocompletion({
-            override: [source], selectOnOpen: false, defaultKeymap: false, icons: false, activateOnTypingDelay: 90, maxRenderedOptions: MOST,
-            aboveCursor: false, tooltipClass: () => 'offered', interactionDelay: 0,
+            override: [source],
+            selectOnOpen: false,
+            defaultKeymap: false,
+            icons: false,
+            activateOnTypingDelay: 90,
+            maxRenderedOptions: MOST,
+            aboveCursor: false,
+            tooltipClass: () => 'offered',
+            interactionDelay: 0,
         }),
-        Prec.highest(keymap.of([
-            { key: 'Ctrl-Space', run: (view) => active(view) ? moveCompletionSelection(true)(view) : startCompletion(view) },
-            { key: 'ArrowDown', run: walk(true) },
-            { key: 'ArrowUp', run: walk(false) },
-            { key: 'Enter', run: (view) => taken(view) && acceptCompletion(view) },
-            { key: 'Escape', run: (view) => active(view) && closeCompletion(view) },
-        ])),
+        Prec.highest(
+            keymap.of([
+                { key: 'Ctrl-Space', run: (view) => (active(view) ? moveCompletionSelection(true)(view) : startCompletion(view)) },
+                { key: 'ArrowDown', run: walk(true) },
+                { key: 'ArrowUp', run: walk(false) },
+                { key: 'Enter', run: (view) => taken(view) && acceptCompletion(view) },
+                { key: 'Escape', run: (view) => active(view) && closeCompletion(view) },
+            ]),
+        ),
     ]
 }

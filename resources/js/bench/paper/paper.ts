@@ -11,7 +11,7 @@ export class Paper {
     state: EditorState
     private view: EditorView | null = null
     private readonly followers = new Set<(transaction: Transaction) => void>()
-    private trail: { turn: number, changes: ChangeSet } | null = null
+    private trail: { turn: number; changes: ChangeSet } | null = null
 
     constructor(state: EditorState) {
         this.state = state
@@ -29,7 +29,9 @@ export class Paper {
     follow(follower: (transaction: Transaction) => void): () => void {
         this.followers.add(follower)
 
-        return () => { this.followers.delete(follower) }
+        return () => {
+            this.followers.delete(follower)
+        }
     }
 
     dispatch(spec: TransactionSpec): void {
@@ -53,7 +55,8 @@ export class Paper {
 
     show(parent: HTMLElement): EditorView {
         this.view = new EditorView({
-            state: this.state, parent,
+            state: this.state,
+            parent,
             dispatchTransactions: (transactions, view) => {
                 view.update(transactions)
                 for (const transaction of transactions) this.took(transaction)
@@ -93,8 +96,14 @@ export class Paper {
         this.dispatch({ changes: { from, to, insert }, selection: EditorSelection.cursor(from + insert.length), userEvent: 'take' })
     }
 
-    private get target(): { state: EditorState, dispatch: (transaction: Transaction) => void } {
-        return { state: this.state, dispatch: (transaction) => { if (this.view !== null) this.view.dispatch(transaction); else this.took(transaction) } }
+    private get target(): { state: EditorState; dispatch: (transaction: Transaction) => void } {
+        return {
+            state: this.state,
+            dispatch: (transaction) => {
+                if (this.view !== null) this.view.dispatch(transaction)
+                else this.took(transaction)
+            },
+        }
     }
 
     undo(): boolean {
@@ -105,7 +114,7 @@ export class Paper {
         return redo(this.target)
     }
 
-    get depth(): { back: number, forth: number } {
+    get depth(): { back: number; forth: number } {
         return { back: undoDepth(this.state), forth: redoDepth(this.state) }
     }
 }

@@ -21,18 +21,26 @@ export interface RowReading {
 }
 
 /** A finding with the words of the line it was found on. */
-export interface FoundOnLine extends Told { line: string }
+export interface FoundOnLine extends Told {
+    line: string
+}
 
-export interface UnsureNumber extends Stretch { written: string, question: string, instead: string[] }
+export interface UnsureNumber extends Stretch {
+    written: string
+    question: string
+    instead: string[]
+}
 
 /** Some letters of the sheet with something found on them, or a number that can be meant in two ways. */
-export interface Marked extends Stretch { level: Level | 'unsure' }
+export interface Marked extends Stretch {
+    level: Level | 'unsure'
+}
 
 export interface SheetReading {
     rows: RowReading[]
     marks: Marked[]
     /** the first row of each part, in the order of the sheet; parts whose lines stand under no heading begin with their first line */
-    heads: { part: Part, at: number, onHeading: boolean }[]
+    heads: { part: Part; at: number; onHeading: boolean }[]
 }
 
 type Step = FormulateAnswer['steps'][number]
@@ -41,7 +49,7 @@ type Step = FormulateAnswer['steps'][number]
 export function readingOf(document: string, answer: FormulateAnswer): SheetReading {
     const rows = new Rows(document)
     const found: SheetReading = { rows: [], marks: [], heads: [] }
-    const lines = new Map<string, { line: AnswerLine, number: number }[]>()
+    const lines = new Map<string, { line: AnswerLine; number: number }[]>()
     for (const [number, line] of answer.lines.entries()) put(lines, `${line.in} ${line.row}`, { line, number })
     const steps = new Map<string, Step[]>()
     for (const step of answer.steps) put(steps, `${step.in} ${step.row}`, step)
@@ -63,9 +71,18 @@ export function readingOf(document: string, answer: FormulateAnswer): SheetReadi
         const isSaid = ofRow.length > 0 || ofSteps.length > 0
         const kind = headed !== null || (plain.endsWith(':') && !isSaid) ? 'heading' : ofRow.length === 0 && isSaid ? 'step' : 'line'
         const row: RowReading = {
-            from, to, kind, lines: ofRow.map((one) => one.line), numbers: ofRow.map((one) => one.number), doubts: doubts.get(at) ?? [],
-            unsure: ofRow.flatMap(({ line }) => unsureIn(document, rows, line, from)), turned: ofSteps.flatMap(turnedIn), part: at.startsWith('text') ? part : null,
-            told: [...ofRow.map((one) => one.line), ...ofSteps].flatMap(({ text, findings }) => told(findings).map((one) => ({ ...one, line: text }))),
+            from,
+            to,
+            kind,
+            lines: ofRow.map((one) => one.line),
+            numbers: ofRow.map((one) => one.number),
+            doubts: doubts.get(at) ?? [],
+            unsure: ofRow.flatMap(({ line }) => unsureIn(document, rows, line, from)),
+            turned: ofSteps.flatMap(turnedIn),
+            part: at.startsWith('text') ? part : null,
+            told: [...ofRow.map((one) => one.line), ...ofSteps].flatMap(({ text, findings }) =>
+                told(findings).map((one) => ({ ...one, line: text })),
+            ),
         }
         if (plain !== '' || row.lines.length > 0) found.rows.push(row)
         for (const { line } of ofRow) mark(found.marks, rows, line)
@@ -87,7 +104,7 @@ function put<T>(map: Map<string, T[]>, key: string, value: T): void {
     else list.push(value)
 }
 
-function* rowsOf(document: string, rows: Rows): Generator<{ at: string | null, from: number, to: number, plain: string }> {
+function* rowsOf(document: string, rows: Rows): Generator<{ at: string | null; from: number; to: number; plain: string }> {
     let from = 0
     for (const row of document.split(/\n|\u2028|\u2029|\u0085|\v|\f/)) {
         const place = rows.rowAt(from)
@@ -98,13 +115,20 @@ function* rowsOf(document: string, rows: Rows): Generator<{ at: string | null, f
 
 /** A heading as core tells it: without its signs at the ends. */
 export function headingKey(text: string | null | undefined): string {
-    return (text ?? '').trim().replace(/^[-*•·–—\s]+/, '').replace(/^[*#_ \t]+|[*#_ \t]+$/g, '').replace(/[:. ]+$/, '').toLowerCase()
+    return (text ?? '')
+        .trim()
+        .replace(/^[-*•·–—\s]+/, '')
+        .replace(/^[*#_ \t]+|[*#_ \t]+$/g, '')
+        .replace(/[:. ]+$/, '')
+        .toLowerCase()
 }
 
 function partCalled(parts: Part[], row: string): Part | null {
     const key = headingKey(row)
 
-    return key === '' ? null : parts.find((part) => [part.section, ...part.sections].some((section) => section !== null && headingKey(section) === key)) ?? null
+    return key === ''
+        ? null
+        : (parts.find((part) => [part.section, ...part.sections].some((section) => section !== null && headingKey(section) === key)) ?? null)
 }
 
 function partOf(parts: Part[], line: AnswerLine): Part | null {
@@ -134,7 +158,7 @@ function markWhole(marks: Marked[], rows: Rows, step: Step): void {
     if (worst !== undefined) add(marks, rows, step, step.span, worst.finding.level)
 }
 
-function add(marks: Marked[], rows: Rows, { row, in: part }: { row: number, in: 'text' | 'steps' }, span: number[], level: Marked['level']): void {
+function add(marks: Marked[], rows: Rows, { row, in: part }: { row: number; in: 'text' | 'steps' }, span: number[], level: Marked['level']): void {
     const stretch = rows.stretch({ row, in: part, span })
     if (stretch !== null && stretch.from < stretch.to) marks.push({ ...stretch, level })
 }
@@ -160,6 +184,8 @@ function unsureIn(document: string, rows: Rows, line: AnswerLine, begin: number)
     return (line.explain?.unsure ?? []).flatMap(({ span, question, instead }) => {
         const stretch = rows.stretch({ row: line.row, in: line.in, span })
 
-        return stretch === null ? [] : [{ from: stretch.from - begin, to: stretch.to - begin, written: document.slice(stretch.from, stretch.to), question, instead }]
+        return stretch === null
+            ? []
+            : [{ from: stretch.from - begin, to: stretch.to - begin, written: document.slice(stretch.from, stretch.to), question, instead }]
     })
 }
