@@ -4,5 +4,7 @@ defineProps<{ icon: string; label: string }>()
 </script>
 
 <template>
-    <v-btn icon :aria-label="label"><v-icon :icon="icon" /><v-tooltip activator="parent" location="bottom" :text="label" aria-hidden="true" /></v-btn>
+    <v-btn icon :aria-label="label"
+        ><v-icon :icon="icon" /><v-tooltip :eager="false" activator="parent" location="bottom" :text="label" aria-hidden="true"
+    /></v-btn>
 </template>
