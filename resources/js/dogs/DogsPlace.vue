@@ -9,6 +9,7 @@ import { isUnjudged } from '../shelf/finding'
 import { useVerdicts } from '../shelf/useVerdicts'
 import PieceDots from '../ui/PieceDots.vue'
 import { age, figure, pieces } from '../ui/format'
+import { useStands } from '../ui/useStands'
 import { useUnits } from '../ui/useUnits'
 import BodyShape from './BodyShape.vue'
 import DayDish from './DayDish.vue'
@@ -56,6 +57,7 @@ function minded(dog: Dog): string[] {
     ].filter((one) => one !== '')
 }
 
+const stands = useStands()
 /** How much of the shelf is cleared for it today, as far as that is known. */
 const written = computed(() => kitchen.recipes.filter((one) => one.begins.trim() !== ''))
 /** Told once for all dogs: there may be thousands of recipes. */
@@ -71,6 +73,7 @@ const cleared = computed(() => {
     return { judged, many }
 })
 function clearedOf(dog: Dog): string {
+    if (!stands.value) return 'counting the shelf'
     const { judged, many } = cleared.value
     if (judged === 0) return 'the shelf is not checked yet for it'
 

@@ -42,13 +42,19 @@ export function age(months: number | null): string {
 
 /** Made once: to make one takes a browser a millisecond. */
 const CALENDARS = new Map<string, Intl.DateTimeFormat>()
+/** Days begin with a minute, and a page asks sixty times in one. */
+let lastDay = { timezone: '', minute: 0, day: '' }
 
 /** The day it is in a time zone, as an ISO date. */
 export function dayIn(timezone: string, at: Date = new Date()): string {
+    const minute = Math.floor(at.getTime() / 60_000)
+    if (lastDay.timezone === timezone && lastDay.minute === minute) return lastDay.day
     const calendar =
         CALENDARS.get(timezone) ?? new Intl.DateTimeFormat('en-GB', { timeZone: timezone, year: 'numeric', month: '2-digit', day: '2-digit' })
     CALENDARS.set(timezone, calendar)
     const parts = Object.fromEntries(calendar.formatToParts(at).map((one) => [one.type, one.value]))
+    const day = `${parts['year'] ?? ''}-${parts['month'] ?? ''}-${parts['day'] ?? ''}`
+    lastDay = { timezone, minute, day }
 
-    return `${parts['year'] ?? ''}-${parts['month'] ?? ''}-${parts['day'] ?? ''}`
+    return day
 }
