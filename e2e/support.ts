@@ -216,12 +216,16 @@ export async function choose(page: Page, label: string | RegExp, option: string 
     await wanted.click()
 }
 
-/** Takes some of a list into a field, each found by its first letters. */
+/** Takes some of a list into a field, each found by its first letters. While the list still shortens under the hand it may slip away: then again. */
 export async function pick(page: Page, label: string, ...names: string[]): Promise<void> {
     const field = page.getByRole('combobox', { name: label, exact: true })
     for (const name of names) {
-        await field.fill(name)
-        await page.getByRole('option', { name, exact: true }).click()
+        const chip = page.locator('.v-input', { has: field }).locator('.v-chip').filter({ hasText: name }).first()
+        await expect(async () => {
+            await field.fill(name)
+            await page.getByRole('option', { name, exact: true }).click({ timeout: 2_000 })
+            await expect(chip).toBeVisible({ timeout: 1_500 })
+        }, `${label}: ${name}`).toPass()
     }
     await page.keyboard.press('Escape')
 }

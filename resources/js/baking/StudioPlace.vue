@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api } from '../api/client'
 import type { Cut } from '../api/types.generated'
 import CutChooser from '../bench/CutChooser.vue'
@@ -20,6 +20,7 @@ import HeatTimes from './HeatTimes.vue'
 import ScaleForm from './ScaleForm.vue'
 import TrayPlan from './TrayPlan.vue'
 import TogglePill from '../ui/TogglePill.vue'
+import { useStands } from '../ui/useStands'
 import { useUnits } from '../ui/useUnits'
 
 /** The cut studio: how large, how many, for whom; portions of one dough, the tray, time and heat. */
@@ -30,14 +31,7 @@ const { answer, refusal, silent, freshness, ask, question } = useQuestion()
 const isLate = computed(() => freshness.value === 'late')
 
 /** What is further down is made once what is looked at first stands there. */
-const below = ref(false)
-onMounted(() => {
-    requestAnimationFrame(() => {
-        setTimeout(() => {
-            below.value = true
-        })
-    })
-})
+const below = useStands()
 const chosen = ref(-1)
 const screenScale = useLocalStorage('mildbowl.screen-scale', 1)
 const problem = ref<string | null>(null)

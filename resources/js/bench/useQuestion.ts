@@ -33,10 +33,16 @@ export function createQuestion({ sheet, paper, id }: SheetOnBench, kitchen: Kitc
         void ask()
     })
 
+    /** The question as it was last put together, in words: what it holds is changed in place. */
+    let words: string | undefined
     /** The same question stays the same object, whatever it was put together from has been told anew. */
     const request = computed<AskedRecipe | null>((before) => {
         const now = put()
-        return before !== undefined && JSON.stringify(now) === JSON.stringify(before) ? before : now
+        const said = JSON.stringify(now)
+        if (before !== undefined && said === words) return before
+        words = said
+
+        return now
     })
 
     function put(): AskedRecipe | null {
