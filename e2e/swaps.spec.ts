@@ -138,6 +138,13 @@ test('a way that is being read stays while the kitchen learns something else, an
     await again
     await expect(take).toBeFocused()
     await expect(other).toHaveAttribute('aria-pressed', 'true')
+    // the same changes, told for the dog as it is now
+    const bosun = panel.locator('.rescue__rations li').filter({ hasText: 'Bosun' })
+    const before = await bosun.innerText()
+    const dogs = (await (await page.request.get('/api/dogs')).json()) as { id: string; name: string }[]
+    await page.request.patch(`/api/dogs/${dogs.find((one) => one.name === 'Bosun')?.id ?? ''}`, { data: { weightKg: 9 } })
+    await expect.poll(async () => (await bosun.innerText()).split('→')[1]).not.toBe(before.split('→')[1])
+    await expect(take).toBeFocused()
     await rewrite(page, 3, '1/4 cup water')
     await expect(panel.getByRole('status')).toBeVisible()
     await expect(take).toBeVisible()

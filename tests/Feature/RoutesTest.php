@@ -64,6 +64,6 @@ it('calls the folders of the page as core calls what they show', function (): vo
     $names = static fn (string $folder): array => array_values(array_unique(array_map(
         static fn (string $path): string => strtolower(basename(dirname($path))), glob(base_path("$folder/*/*.*")) ?: []
     )));
-    // what core knows nothing of: the sheet and what is kept of it, the way to the server, the parts of every page
-    expect(array_values(array_diff($names('resources/js'), $names('core/src'))))->toBe(['api', 'bench', 'shelf', 'ui']);
+    // what core knows nothing of: the sheet and what is kept of it, the way to the server, how it looks, the parts of every page
+    expect(array_values(array_diff($names('resources/js'), $names('core/src'))))->toBe(['api', 'bench', 'look', 'shelf', 'ui']);
 });

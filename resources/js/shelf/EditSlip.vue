@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reactive } from 'vue'
+import { onMounted, reactive, ref } from 'vue'
 import type { RecipeFields } from '../api/client'
 import type { Slip } from '../api/types.generated'
 import PickMany from '../ui/PickMany.vue'
@@ -10,6 +10,9 @@ const props = defineProps<{ slip: Slip; what: 'rename' | 'tags'; known: string[]
 const emit = defineEmits<{ keep: [fields: RecipeFields]; close: [] }>()
 const form = reactive({ title: props.slip.title, notes: props.slip.notes, tags: [...props.slip.tags] })
 const { forget } = useDraft(`slip.${props.slip.id}.${props.what}`, form)
+const name = ref<{ focus: () => void } | null>(null)
+// at once: a focus that comes later takes the hand out of the field it went to meanwhile
+onMounted(() => name.value?.focus())
 
 function keep(): void {
     forget()
@@ -36,7 +39,7 @@ function leave(): void {
     <form class="paper" @submit.prevent="keep">
         <h2 id="edit-title">{{ slip.title }}</h2>
         <template v-if="what === 'rename'"
-            ><v-text-field v-model="form.title" label="Name" maxlength="200" autofocus /><v-textarea
+            ><v-text-field ref="name" v-model="form.title" label="Name" maxlength="200" /><v-textarea
                 v-model="form.notes"
                 label="Notes"
                 maxlength="5000"

@@ -7,6 +7,7 @@ import { proposed } from '../bench/paper/fields'
 import { useQuestion } from '../bench/useQuestion'
 import { useSheet, type Sheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import FoldPart from '../ui/FoldPart.vue'
 import NumberField from '../ui/NumberField.vue'
 import { figure, pieces } from '../ui/format'
 import { mayPass, useAgain } from '../ui/useAgain'
@@ -76,6 +77,7 @@ async function work(): Promise<void> {
     const mine = ++turn
     again.stop()
     if (request === null) {
+        working.value = false
         problem.value = 'There is nothing on the sheet yet.'
         return
     }
@@ -85,7 +87,8 @@ async function work(): Promise<void> {
         const given = await api.rescue({ ...request, goals: asked.value })
         if (mine !== turn) return
         again.done()
-        if (JSON.stringify(given) !== JSON.stringify(plan.value)) {
+        if (JSON.stringify(given) === JSON.stringify(plan.value)) void weigh()
+        else {
             const way = given.rescues.findIndex((one) => one.recipeText === chosen.value?.recipeText)
             plan.value = given
             at.value = Math.max(0, way)
@@ -100,12 +103,10 @@ async function work(): Promise<void> {
     if (mine === turn) working.value = false
 }
 
-/** What the chosen way would change stands on the sheet; what it comes to stands here. */
-async function show(): Promise<void> {
+/** What the chosen way would come to, for the dogs as the kitchen knows them now. */
+async function weigh(): Promise<void> {
     const request = question()
     const way = chosen.value
-    after.value = null
-    paper.dispatch({ effects: proposed.of(way === null ? null : joined({ text: way.recipeText, steps: way.steps })) })
     if (request === null || way === null) return
     try {
         const given = await api.formulate({
@@ -116,10 +117,19 @@ async function show(): Promise<void> {
         })
         if (chosen.value === way) after.value = given
     } catch (error) {
+        if (chosen.value !== way) return
+        after.value = null
         problem.value = wordsOf(error)
     }
 }
-watch(chosen, () => void show())
+
+/** What the chosen way would change stands on the sheet; what it comes to stands here. */
+watch(chosen, (way) => {
+    after.value = null
+    paper.dispatch({ effects: proposed.of(way === null ? null : joined({ text: way.recipeText, steps: way.steps })) })
+    void weigh()
+})
+
 // for other dogs or another cut it is another rescue; what the kitchen came to know meanwhile mostly leaves it as it is
 watch([asked, question], anew)
 watch(
@@ -245,10 +255,11 @@ function leave(): void {
             <TogglePill v-if="kitchen.atTable.some((one) => one.allowList !== null)" :on="goals.includes('allow-list')" @click="toggle('allow-list')"
                 >from the allow-list only</TogglePill
             >
-            <details class="rescue__more">
-                <summary>more wishes</summary>
-                <TogglePill v-for="[id, name] in MORE" :key="id" :on="goals.includes(id)" @click="toggle(id)">{{ name }}</TogglePill>
-            </details>
+            <FoldPart title="more wishes" class="rescue__more">
+                <div class="rescue__goals">
+                    <TogglePill v-for="[id, name] in MORE" :key="id" :on="goals.includes(id)" @click="toggle(id)">{{ name }}</TogglePill>
+                </div>
+            </FoldPart>
             <NumberField label="% fewer kcal a piece" :value="fewer" :above="0" :most="90" @meant="fewer = $event" />
         </div>
         <p v-if="chosen === null" class="paper__ends"><v-btn @click="leave">Close</v-btn></p>
