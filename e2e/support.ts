@@ -127,7 +127,7 @@ export function ration(page: Page, dog: string): Locator {
 /** Lesser faults that stand, by axe's names, each with its reason. */
 const LESSER: Record<string, string> = {}
 
-/** Layers of the library that lie over their own words and show nothing at rest: behind them axe gives up on contrast. */
+/** Layers of the library that lie over their own words, a breath of colour at most: behind them axe gives up on contrast. */
 const VEILS = [
     'btn__overlay',
     'btn__underlay',

@@ -16,7 +16,7 @@ function lightChosen(): string | null {
 /** A field is a strip of paper with its name on it, always in sight. */
 const field = { variant: 'filled', density: 'comfortable', hideDetails: 'auto', active: true, persistentPlaceholder: true } as const
 
-/** Oat paper by day, a dim kitchen by night; the same words in both. How every part of the library looks stands here and in styles.css. */
+/** Oat paper by day, a dim kitchen by night; the same words in both. How every part of the library looks stands here and in look/. */
 export const vuetify = createVuetify({
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
     theme: {
