@@ -246,7 +246,7 @@ test('a photograph is made smaller, kept, and shown on its card', async ({ page 
     await (await chooser).setFiles({ name: 'squares.png', mimeType: 'image/png', buffer: png })
     const picture = card.getByRole('img', { name: 'Pear and sorghum squares, photographed' })
     await expect(picture).toBeVisible()
-    expect(await picture.evaluate((it) => (it as HTMLImageElement).naturalWidth)).toBe(10)
+    await expect.poll(() => picture.evaluate((it) => (it as HTMLImageElement).naturalWidth)).toBe(10)
     await page.reload()
     await expect(picture).toBeVisible()
 })

@@ -32,6 +32,13 @@ for after in 0.2 0.9 1.3 2.0 3.0; do
   away
 done
 
+(begin; set -e; start_database) >/dev/null 2>&1
+begin
+rm -f "$DIR/ports"
+sed -i 's/^DB_PORT=.*/DB_PORT=0/' "$DIR/.env"
+open_it
+answers "after a first start that was killed when its database had begun and nothing was written down"
+
 open_it
 begin
 killed() { # killed WHAT PID…

@@ -26,7 +26,21 @@ came_back() {
 }
 
 start_database() {
-  came_back && return
+  came_back || begin_database
+  # a start that was killed between the two leaves a server that answers and nothing written down of it
+  say_where_it_is
+  as_it_was_before
+}
+
+say_where_it_is() {
+  [ -f "$DIR/.env" ] || write_env "$(secret)"
+  grep -qx "DB_PORT=$DB_PORT" "$DIR/ports" 2>/dev/null || remember_ports
+  grep -qx "DB_PORT=$DB_PORT" "$DIR/.env" && return
+  sed -i "s/^DB_PORT=.*/DB_PORT=$DB_PORT/" "$DIR/.env"
+  rm -f "$DIR/storage/cache/config.php"
+}
+
+begin_database() {
   PG_BIN=${PG_BIN:-$(dirname "$(ls /usr/lib/postgresql/*/bin/initdb | sort -V | tail -n1)")}
   step "database ($NAME)" "look at $RUN/postgres.log; 'bin/start --fresh' makes the database anew (and loses what is in it)."
   make_cluster
@@ -44,10 +58,6 @@ start_database() {
     sweep postgres
     sleep 1
   done
-  remember_ports
-  sed -i "s/^DB_PORT=.*/DB_PORT=$DB_PORT/" "$DIR/.env"
-  rm -f "$DIR/storage/cache/config.php"
-  as_it_was_before
 }
 
 # Made beside its place and put there whole: a first start that was interrupted begins again.

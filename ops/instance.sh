@@ -64,10 +64,14 @@ keep_short() { # keep_short FILE: a log that has grown long becomes yesterday's
   [ "$(stat -c %s "$1" 2>/dev/null || echo 0)" -lt 2000000 ] || mv "$1" "$1.1"
 }
 
-artisan() { # artisan ARGUMENTS…: as the web user, in this instance
+artisan() { # artisan ARGUMENTS…: as the web user, in this instance; what it says is shown when it fails
+  local said code=0
   environment
   guard_secrets
-  (cd "$APP_HOME" && umask 077 && as "$WEB_USER" php artisan "$@")
+  # its own --quiet would keep the reason of a failure to itself
+  said=$(cd "$APP_HOME" && umask 077 && as "$WEB_USER" php artisan "$@" --no-ansi 2>&1) || code=$?
+  [ "$code" -eq 0 ] || printf '%s\n' "$said" >&2
+  return "$code"
 }
 
 migrate_and_seed() {
@@ -76,8 +80,8 @@ migrate_and_seed() {
   if [ -f "$DIR/migrated" ] && [ "$(cat "$DIR/migrated")" = "$inputs" ]; then return; fi
   step "tables and demo kitchen ($NAME)" "look at the message above; a migration in database/migrations is at fault."
   make_database
-  artisan migrate --force --no-interaction --quiet
-  artisan db:seed --class="${SEEDER:-DatabaseSeeder}" --force --no-interaction --quiet
+  artisan migrate --force --no-interaction
+  artisan db:seed --class="${SEEDER:-DatabaseSeeder}" --force --no-interaction
   printf '%s' "$inputs" >"$DIR/migrated"
 }
 
@@ -93,9 +97,9 @@ cache_configuration() {
   local inputs
   inputs=$(hash_of "$ROOT/config" "$ROOT/routes" "$DIR/.env" "$ROOT/bootstrap/app.php" "$ROOT/var/stamps/composer")
   if [ -f "$DIR/storage/cache/config.php" ] && [ -f "$DIR/cached" ] && [ "$(cat "$DIR/cached")" = "$inputs" ]; then return; fi
-  artisan config:cache --quiet
-  artisan route:cache --quiet
-  artisan view:cache --quiet
+  artisan config:cache
+  artisan route:cache
+  artisan view:cache
   guard_secrets
   printf '%s' "$inputs" >"$DIR/cached"
   CODE_CHANGED=1

@@ -5,4 +5,4 @@ source "$(dirname "${BASH_SOURCE[0]}")/lib.sh"
 source "$ROOT/ops/instance.sh"
 read -r name port <<<"${MILDBOWL_INSTANCE:-test 8680}"
 instance "$name" "$port"
-artisan migrate:fresh --seed --force --no-interaction --quiet
+artisan migrate:fresh --seed --force --no-interaction

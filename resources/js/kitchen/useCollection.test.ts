@@ -86,6 +86,26 @@ describe('things the kitchen keeps', () => {
         expect(outbox.waiting).toBe(3)
     })
 
+    it('are nothing before their list came, but for what is added; and no list is older than what was acknowledged meanwhile', async () => {
+        const { things } = kitchenThat((method, path, body) =>
+            method === 'DELETE' ? undefined : { id: method === 'POST' ? '9' : path.slice(-1), version: 4, title: '', ...body },
+        )
+        const begun = things.keep('1', { title: 'z' })
+        expect(things.items).toEqual([])
+        await begun
+        expect(things.items).toEqual([])
+        await things.keep(null, { title: 'new' }, { id: '9' })
+        await things.remove('2')
+        things.lay([
+            { id: '1', version: 3, title: 'a' },
+            { id: '2', version: 1, title: 'b' },
+        ])
+        expect(things.items.map((one) => one.title)).toEqual(['new', 'z'])
+        things.asks()
+        things.lay([{ id: '1', version: 4, title: 'z' }])
+        expect(things.items.map((one) => one.title)).toEqual(['z'])
+    })
+
     it('take what others changed, and no older news over newer', async () => {
         const { things } = kitchenThat(() => undefined)
         things.lay([

@@ -5,6 +5,8 @@ import type { Outbox } from '../api/outbox'
 /** Things of one kind that the kitchen keeps, as the page knows them: what the kitchen told, with what is on its way laid over it. */
 export interface Collection<T extends { id: string; version: number }, F> {
     items: T[]
+    /** The whole list is asked for: what the kitchen acknowledges from now on is newer than what it will give. */
+    asks: () => void
     /** Takes the whole list as the kitchen gave it. */
     lay: (items: T[]) => void
     /** Takes what the kitchen told of some of them; gone are those that were taken away. */
@@ -41,6 +43,8 @@ export interface CollectionOptions<T, F> {
     inOrder?: (one: T, two: T) => number
     /** what one looks like with these fields, before the kitchen has said so; of a new one the rest is not known */
     over?: (fields: F, one: T | null) => Partial<T>
+    /** one of them, out of what the kitchen answered to a change; the answer itself where it is left out */
+    taken?: (answer: unknown) => T
     called?: (one: Partial<T> & Partial<F>) => string
 }
 
@@ -48,10 +52,21 @@ export interface CollectionOptions<T, F> {
 export function useCollection<T extends { id: string; version: number }, F = Partial<Omit<T, 'id' | 'version'>>>(
     outbox: Outbox,
     kind: string,
-    { partly = false, path = kind, inOrder, over = (fields) => fields as unknown as Partial<T>, called = () => kind }: CollectionOptions<T, F> = {},
+    {
+        partly = false,
+        path = kind,
+        inOrder,
+        over = (fields) => fields as unknown as Partial<T>,
+        taken = (answer) => answer as T,
+        called = () => kind,
+    }: CollectionOptions<T, F> = {},
 ): Collection<T, F> {
     const at = kept<T>(path)
     const known = shallowRef<T[]>([])
+    // one that was acknowledged before the list came is no list
+    const isLaid = shallowRef(false)
+    /** acknowledged since the list was asked for: newer than it; null: taken away */
+    const meanwhile = new Map<string, T | null>()
     const sorted = (items: T[]): T[] => (inOrder === undefined ? items : [...items].sort(inOrder))
 
     const mine = computed(() =>
@@ -59,11 +74,11 @@ export function useCollection<T extends { id: string; version: number }, F = Par
     )
     // thousands of them are read and none is written into: the list changes, and nobody watches its inside
     const shown = computed(() => {
-        let items = known.value
+        let items = isLaid.value ? known.value : []
         for (const entry of mine.value) {
             const one = items.find((other) => other.id === entry.id) ?? null
             if (entry.method === 'DELETE') items = items.filter((other) => other.id !== entry.id)
-            else {
+            else if (one !== null || entry.method === 'POST') {
                 const next = { ...(one ?? { id: entry.id, version: 0 }), ...over(entry.body as F, one) } as T
                 items = one === null ? [...items, next] : items.map((other) => (other === one ? next : other))
             }
@@ -84,8 +99,15 @@ export function useCollection<T extends { id: string; version: number }, F = Par
         get items() {
             return shown.value
         },
+        asks() {
+            meanwhile.clear()
+        },
         lay(items) {
-            known.value = items
+            isLaid.value = true
+            known.value = items.filter((one) => meanwhile.get(one.id) !== null)
+            for (const one of meanwhile.values())
+                if (one !== null && one.version > (items.find((other) => other.id === one.id)?.version ?? 0)) put(one)
+            meanwhile.clear()
         },
         took(items, gone = []) {
             for (const one of items) {
@@ -95,7 +117,8 @@ export function useCollection<T extends { id: string; version: number }, F = Par
             if (gone.length > 0 && known.value.some((one) => gone.includes(one.id))) known.value = known.value.filter((one) => !gone.includes(one.id))
         },
         async load() {
-            known.value = await at.all()
+            collection.asks()
+            collection.lay(await at.all())
         },
         of: (id) => shown.value.find((one) => one.id === id),
         waits: (id) => mine.value.some((one) => one.id === id),
@@ -127,8 +150,14 @@ export function useCollection<T extends { id: string; version: number }, F = Par
     }
     outbox.follow((entry, answer) => {
         if (entry.kind !== kind || (entry.path !== path && !entry.path.startsWith(`${path}/`))) return
-        if (entry.method === 'DELETE') known.value = known.value.filter((one) => one.id !== entry.id)
-        else put(answer as T)
+        if (entry.method === 'DELETE') {
+            known.value = known.value.filter((one) => one.id !== entry.id)
+            if (entry.id !== null) meanwhile.set(entry.id, null)
+        } else {
+            const one = taken(answer)
+            put(one)
+            meanwhile.set(one.id, one)
+        }
     })
 
     return reactive(collection) as unknown as Collection<T, F>

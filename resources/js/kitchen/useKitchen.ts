@@ -54,6 +54,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             partly: true,
             inOrder: by((one) => one.title),
             over: slipWith,
+            taken: (answer) => slipOf(answer as Recipe),
             called: (one) => one.title ?? 'a recipe',
         }),
         products: useCollection<Product, ProductFields>(outbox, 'products', {
@@ -162,6 +163,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
     }
 
     async function openNow(): Promise<void> {
+        for (const kind of Object.values(all)) kind.asks()
         try {
             const [opened, chosen] = await Promise.all([api.kitchen(), choices.value ?? api.choices()])
             known.value = opened.kitchen
@@ -203,7 +205,6 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         if (entry.kind === 'recipes' && entry.method !== 'DELETE') {
             const one = answer as Recipe
             read.set(one.id, one)
-            all.recipes.took([slipOf(one)])
         }
     })
 
