@@ -1,3 +1,4 @@
+import type { Locator, Page } from '@playwright/test'
 import { choose, expect, expectAccessible, freshKitchen, key, openBench, part, pick, ration, row, seat, test, write } from './support'
 
 freshKitchen()
@@ -236,19 +237,41 @@ test('the shelf is found by what one types, with tags, favourites, another copy,
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible()
 })
 
-test('a photograph is made smaller, kept, and shown on its card', async ({ page }) => {
-    await page.goto('/shelf')
-    const card = page.getByRole('article', { name: 'Pear and sorghum squares', exact: true })
+/** A picture of ten by ten dots is chosen for a recipe. */
+async function photograph(page: Page, title: string): Promise<Locator> {
+    const card = page.getByRole('article', { name: title, exact: true })
     const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAYAAACNMs+9AAAAFUlEQVR42mNk+M9Qz0AEYBxVSF+FAAhKDveksOjmAAAAAElFTkSuQmCC', 'base64')
     const chooser = page.waitForEvent('filechooser')
     await card.getByRole('button', { name: /More for/ }).click()
     await page.getByText('Photograph', { exact: true }).click()
-    await (await chooser).setFiles({ name: 'squares.png', mimeType: 'image/png', buffer: png })
-    const picture = card.getByRole('img', { name: 'Pear and sorghum squares, photographed' })
-    await expect(picture).toBeVisible()
+    await (await chooser).setFiles({ name: 'ten.png', mimeType: 'image/png', buffer: png })
+    const picture = card.getByRole('img', { name: `${title}, photographed` })
     await expect.poll(() => picture.evaluate((it) => (it as HTMLImageElement).naturalWidth)).toBe(10)
+
+    return picture
+}
+
+test('a photograph is made smaller, kept, and shown on its card', async ({ page }) => {
+    await page.goto('/shelf')
+    const picture = await photograph(page, 'Pear and sorghum squares')
     await page.reload()
     await expect(picture).toBeVisible()
+    await expect(picture).toHaveAttribute('src', /^.api.photos/)
+})
+
+test('a photograph taken while the kitchen is away is shown from this browser, and arrives when it is back', async ({ page, context }) => {
+    await page.goto('/shelf')
+    await expect(page.getByRole('article', { name: 'Venison and parsnip coins', exact: true })).toBeVisible()
+    await context.route('**/api/**', (route) => route.abort())
+    const picture = await photograph(page, 'Venison and parsnip coins')
+    await expect(picture).toHaveAttribute('src', /^data:image.jpeg/)
+    await page.getByRole('button', { name: /kitchen away, 2 wait/ }).click()
+    await expect(page.getByRole('dialog')).toContainText('add the photograph of Venison and parsnip coins')
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+    await context.unroute('**/api/**')
+    await page.reload()
+    await expect(picture).toHaveAttribute('src', /^.api.photos/)
+    await expect.poll(() => picture.evaluate((it) => (it as HTMLImageElement).naturalWidth)).toBe(10)
 })
 
 test('places open by key, and from the rail', async ({ page }) => {

@@ -2,11 +2,12 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, defineAsyncComponent, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, type RecipeFields } from '../api/client'
+import type { RecipeFields } from '../api/client'
 import type { Slip } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import EmptyPlace from '../ui/EmptyPlace.vue'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { keepPhotograph } from '../kitchen/photographs'
 import { takeAway } from '../kitchen/takeAway'
 import { useOutbox } from '../kitchen/useOutbox'
 import { tell } from '../ui/notices'
@@ -14,7 +15,6 @@ import { useReturn } from '../ui/useReturn'
 import EditSlip from './EditSlip.vue'
 import FamilyTree from './FamilyTree.vue'
 import { Finder, isUnjudged } from './finding'
-import { smallPicture } from './photo'
 import SlipCard, { type SlipAct } from './SlipCard.vue'
 import { useVerdicts } from './useVerdicts'
 import TogglePill from '../ui/TogglePill.vue'
@@ -119,45 +119,31 @@ async function promote(slip: Slip): Promise<void> {
     await change(slip, { promoted: !slip.promoted })
 }
 
+/** What a copy takes over: how it is made, and nothing of what became of it. */
+const COPIED = [
+    'text',
+    'steps',
+    'cut',
+    'texture',
+    'portions',
+    'parts',
+    'without',
+    'source',
+    'prepMinutes',
+    'bakeMinutes',
+    'tags',
+    'notes',
+    'confirmed',
+    'bound',
+    'yield',
+] as const satisfies readonly (keyof RecipeFields)[]
+
 async function again(slip: Slip): Promise<void> {
     try {
-        const {
-            title,
-            text,
-            steps,
-            cut,
-            texture,
-            portions,
-            parts,
-            without,
-            source,
-            prepMinutes,
-            bakeMinutes,
-            tags: said,
-            notes,
-            confirmed,
-            bound,
-            ...rest
-        } = await kitchen.recipe(slip.id)
-        await kitchen.all.recipes.keep(null, {
-            title: `${title}, again`.slice(0, 200),
-            text,
-            steps,
-            cut,
-            texture,
-            portions,
-            parts,
-            without,
-            source,
-            prepMinutes,
-            bakeMinutes,
-            tags: said,
-            notes,
-            confirmed,
-            bound,
-            yield: rest.yield,
-        })
-        tell(`“${title}, again” stands on the shelf.`)
+        const recipe = await kitchen.recipe(slip.id)
+        const title = `${recipe.title}, again`.slice(0, 200)
+        await kitchen.all.recipes.keep(null, { title, ...Object.fromEntries(COPIED.map((field) => [field, recipe[field]])) })
+        tell(`“${title}” stands on the shelf.`)
     } catch (error) {
         problem.value = wordsOf(error)
     }
@@ -171,7 +157,7 @@ async function photograph({ target }: Event): Promise<void> {
     input.value = ''
     if (slip === null || picked === undefined) return
     try {
-        await change(slip, { photoId: (await api.addPhoto(await smallPicture(picked))).id })
+        await change(slip, { photoId: await keepPhotograph(outbox, picked, slip.title) })
     } catch (error) {
         problem.value = error instanceof Error ? error.message : wordsOf(error)
     }

@@ -2,11 +2,14 @@
 import { computed } from 'vue'
 import type { Cut, Slip } from '../api/types.generated'
 import { outlineOf, shapeOf } from '../bench/outline'
+import { addressOf } from '../kitchen/photographs'
 import { useKitchen } from '../kitchen/useKitchen'
+import { useOutbox } from '../kitchen/useOutbox'
 
 /** What a recipe looks like: its photograph, else a few of its pieces as it is cut and baked. */
 const props = defineProps<{ slip: Pick<Slip, 'photoId' | 'shape' | 'texture' | 'title'> }>()
 const kitchen = useKitchen()
+const outbox = useOutbox()
 
 /** Where the drawn pieces lie, and how they are turned. */
 const LYING = [
@@ -30,7 +33,13 @@ const outline = computed(() => {
 </script>
 
 <template>
-    <img v-if="slip.photoId !== null" class="slip-picture" :src="`/api/photos/${slip.photoId}`" :alt="`${slip.title}, photographed`" loading="lazy" />
+    <img
+        v-if="slip.photoId !== null"
+        class="slip-picture"
+        :src="addressOf(outbox, slip.photoId)"
+        :alt="`${slip.title}, photographed`"
+        loading="lazy"
+    />
     <svg v-else class="slip-picture" :class="`slip-picture--${slip.texture ?? 'none'}`" viewBox="0 0 98 84" aria-hidden="true">
         <g v-for="[x, y, turn] in LYING" :key="x" :transform="`translate(${x} ${y}) rotate(${turn})`">
             <path
