@@ -44,7 +44,7 @@ export interface CollectionOptions<T, F> {
     /** what one looks like with these fields, before the kitchen has said so; of a new one the rest is not known */
     over?: (fields: F, one: T | null) => Partial<T>
     /** one of them, out of what the kitchen answered to a change; the answer itself where it is left out */
-    taken?: (answer: unknown) => T
+    taken?: (answer: unknown, before: T | undefined) => T
     called?: (one: Partial<T> & Partial<F>) => string
 }
 
@@ -154,7 +154,10 @@ export function useCollection<T extends { id: string; version: number }, F = Par
             known.value = known.value.filter((one) => one.id !== entry.id)
             if (entry.id !== null) meanwhile.set(entry.id, null)
         } else {
-            const one = taken(answer)
+            const one = taken(
+                answer,
+                known.value.find((other) => other.id === (answer as T).id),
+            )
             put(one)
             meanwhile.set(one.id, one)
         }

@@ -30,6 +30,7 @@ import type {
     Slip,
     Vocabulary,
 } from '../api/types.generated'
+import { dogWith, kitchenWith, productWith, slipOf, slipWith } from './written'
 import { useCollection, type Collection } from './useCollection'
 import { given } from '../ui/given'
 
@@ -54,7 +55,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             partly: true,
             inOrder: by((one) => one.title),
             over: slipWith,
-            taken: (answer) => slipOf(answer as Recipe),
+            taken: (answer, before) => slipOf(answer as Recipe, before?.foods),
             called: (one) => one.title ?? 'a recipe',
         }),
         products: useCollection<Product, ProductFields>(outbox, 'products', {
@@ -289,144 +290,6 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
 
 function lasts(word: ConfirmationRecord): boolean {
     return word.takenBackAt === null && (word.dogId !== null || word.productId !== null)
-}
-
-const NEW_DOG: Omit<Dog, 'id' | 'version' | 'name'> = {
-    weightKg: null,
-    ageMonths: null,
-    bornOn: null,
-    sex: null,
-    neutered: null,
-    bodyCondition: null,
-    activity: 'normal',
-    breed: null,
-    expectedAdultWeightKg: null,
-    stage: null,
-    teeth: 'full',
-    eating: 'normal',
-    allergies: [],
-    allowList: null,
-    conditions: [],
-    medicines: [],
-    newIngredients: [],
-    dislikes: [],
-    foodKcalPer100g: null,
-    budgetPercent: null,
-    atTable: true,
-    meals: null,
-    weightSaid: null,
-}
-
-/** A dog as it will be once the kitchen has these fields. A weight in words is read there, and not before. */
-function dogWith({ weight, expectedAdultWeight, ...fields }: DogFields, one: Dog | null): Partial<Dog> {
-    return {
-        ...(one === null ? NEW_DOG : {}),
-        ...fields,
-        ...(weight === undefined ? {} : { weightSaid: weight }),
-        ...(expectedAdultWeight === undefined ? {} : {}),
-    }
-}
-
-function slipWith(fields: RecipeFields, one: Slip | null): Partial<Slip> {
-    const { title, text, steps, tags, favourite, photoId, promoted, parentId, notes, texture, cut } = fields
-    const said = {
-        title,
-        tags,
-        favourite,
-        photoId,
-        promoted,
-        parentId,
-        notes,
-        texture,
-        ...(text === undefined ? {} : { begins: text.slice(0, 240) }),
-        ...(steps === undefined ? {} : { hasMethod: steps !== '' }),
-        ...(cut === undefined ? {} : { shape: cut?.shape ?? null }),
-    }
-    const isAsked = text !== undefined || steps !== undefined || texture !== undefined || cut !== undefined
-
-    return {
-        ...(one === null
-            ? {
-                  title: '',
-                  begins: '',
-                  hasMethod: false,
-                  texture: null,
-                  shape: null,
-                  tags: [],
-                  favourite: false,
-                  photoId: null,
-                  promoted: false,
-                  parentId: null,
-                  notes: '',
-                  foods: [],
-                  updatedAt: new Date().toISOString(),
-              }
-            : {}),
-        ...Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)),
-        // nobody has judged it as it is now
-        ...(isAsked || one === null ? { judged: null } : {}),
-    }
-}
-
-export function slipOf(recipe: Recipe): Slip {
-    const { id, version, title, texture, tags, favourite, photoId, promoted, parentId, notes, updatedAt } = recipe
-
-    return {
-        id,
-        version,
-        title,
-        texture,
-        tags,
-        favourite,
-        photoId,
-        promoted,
-        parentId,
-        notes,
-        updatedAt,
-        begins: recipe.text.slice(0, 240),
-        hasMethod: recipe.steps !== '',
-        shape: recipe.cut?.shape ?? null,
-        foods: [],
-        judged: recipe.judged,
-    }
-}
-
-function productWith(fields: ProductFields, one: Product | null): Partial<Product> {
-    const { name, number, ingredients } = fields
-
-    return {
-        ...(one === null
-            ? { name: '', number: null, ingredients: '', readOn: null, worst: 'unknown', dataVersion: '', readings: [], difference: null }
-            : {}),
-        ...(name === undefined ? {} : { name }),
-        ...(number === undefined ? {} : { number }),
-        ...(ingredients === undefined ? {} : { ingredients, worst: 'unknown' as const }),
-    }
-}
-
-function kitchenWith(fields: KitchenFields, one: Kitchen): Kitchen {
-    const {
-        energySchool,
-        calorieConvention,
-        garlic,
-        units,
-        pseudoGrains,
-        budgetPercent,
-        trayWidthMm,
-        trayLengthMm,
-        trayGapMm,
-        traysAtOnce,
-        ...plain
-    } = fields
-    const said = <T extends object>(some: T): Partial<T> =>
-        Object.fromEntries(Object.entries(some).filter(([, value]) => value !== undefined)) as Partial<T>
-
-    return {
-        ...one,
-        ...said(plain),
-        policy: { ...one.policy, ...said({ energySchool, calorieConvention, garlic, units, pseudoGrains, budgetPercent }) },
-        tray: { ...one.tray, ...said({ widthMm: trayWidthMm, lengthMm: trayLengthMm, gapMm: trayGapMm, atOnce: traysAtOnce }) },
-    } as Kitchen
 }
 
 export type KitchenOnPage = ReturnType<typeof createKitchen>
