@@ -191,7 +191,7 @@ test('Ctrl + , E keeps the sheet on the shelf, once', { tag: ['@key-keep'] }, as
 
 test(
     'Ctrl + , and a letter open the studio and every place',
-    { tag: ['@key-studio', '@key-bench', '@key-dogs', '@key-cupboard', '@key-shelf'] },
+    { tag: ['@key-studio', '@key-bench', '@key-dogs', '@key-cupboard', '@key-shelf', '@key-oven'] },
     async ({ page }) => {
         await openBench(page)
         await key(page, 'u')
@@ -200,6 +200,7 @@ test(
             ['d', /\/dogs$/],
             ['s', /\/shelf$/],
             ['k', /\/cupboard\/labels$/],
+            ['v', /\/oven$/],
             ['b', /\/bench\/[0-9a-f-]{36}$/],
         ] as const) {
             await key(page, letter)
@@ -229,7 +230,7 @@ test('? opens the list of keys, but not while somebody types it', { tag: ['@key-
     await expect(dialog).toContainText('Keys that work here')
     // every key of the list has a test above
     await expect(dialog.locator('kbd')).toHaveText([
-        ...['B', 'D', 'K', 'S', 'U', 'X', 'O'].map((letter) => `Ctrl + ,  ${letter}`),
+        ...['B', 'V', 'D', 'K', 'S', 'U', 'X', 'O'].map((letter) => `Ctrl + ,  ${letter}`),
         'Esc',
         ...['N', 'P', 'M'].map((letter) => `Ctrl + ,  ${letter}`),
         'Ctrl + Space',

@@ -47,6 +47,29 @@ const shots: Record<string, Shot> = {
         },
     },
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
+    oven: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/oven')
+            await page
+                .getByText(/your last 5 biscuit bakes/)
+                .first()
+                .waitFor()
+            await page.waitForTimeout(400)
+        },
+    },
+    batch: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/oven')
+            await page
+                .getByRole('link', { name: /Mussel and millet fingers/ })
+                .first()
+                .click()
+            await page.getByRole('timer').first().waitFor()
+            await page.waitForTimeout(500)
+        },
+    },
     dogs: {
         size: wide,
         take: async (page) => {
@@ -136,26 +159,6 @@ const shots: Record<string, Shot> = {
             await page.waitForTimeout(300)
         },
     },
-    told: {
-        size: wide,
-        take: async (page) => {
-            await page.goto('/bench')
-            await seat(page, 'Biscay').waitFor()
-            await page.getByRole('button', { name: 'Bring in' }).click()
-            await page
-                .getByLabel('The recipe as you have it')
-                .fill(
-                    '[00:02] Morning from the lock, it is Ines, and yes, that is Quill snoring. [00:09] Today it is pumpkin and oat coins. ' +
-                        'You take two cups of oat flour, no, sorry, one and a half cups of oat flour. [00:21] Then half a cup of plain pumpkin puree and one egg. ' +
-                        '[00:30] Never put nutmeg in these, it is poison for a dog. [00:36] And some milk, I never measure the milk. Stir in the milk until it holds together. ' +
-                        '[00:47] Roll it six millimetres thick, cut coins three centimetres across and bake at 170 for twenty five minutes. [01:01] The heron has been back. Bye!',
-                )
-            await page.getByRole('button', { name: 'Read it' }).click()
-            const made = page.getByRole('region', { name: 'The sheet it makes' })
-            await made.getByRole('button', { name: /oat flour/ }).click()
-            await page.waitForTimeout(400)
-        },
-    },
     labels: {
         size: wide,
         take: async (page) => {
@@ -214,13 +217,6 @@ const shots: Record<string, Shot> = {
             await page.getByLabel('When').fill('half an hour ago')
             await page.getByRole('button', { name: 'Count it' }).click()
             await page.getByText('To read out to the vet').waitFor()
-        },
-    },
-    'house-rules': {
-        size: wide,
-        take: async (page) => {
-            await page.goto('/cupboard/house')
-            await page.getByRole('heading', { name: 'House rules' }).waitFor()
         },
     },
 }

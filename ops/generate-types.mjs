@@ -38,6 +38,9 @@ const names = [
     'give-away-answer',
     'profile-request',
     'profile-answer',
+    'bake-request',
+    'bake-answer',
+    'learn-answer',
 ]
 
 const load = (name) => JSON.parse(readFileSync(`schemas/${name}.json`, 'utf8'))
@@ -50,9 +53,11 @@ for (const name of names) {
     const inline = (node) => {
         if (Array.isArray(node)) return node.map((one) => inline(one))
         if (node === null || typeof node !== 'object') return node
-        if (typeof node.$ref === 'string' && node.$ref.includes('.json#')) {
-            const [file, pointer] = node.$ref.split('#')
+        if (typeof node.$ref === 'string' && node.$ref.includes('.json')) {
+            const [file, pointer = ''] = node.$ref.split('#')
             const other = load(file.replace('.json', ''))
+            delete other.$id
+            delete other.$schema
             // what the referred part refers to in its own file is meant there
             const home = (part) =>
                 Array.isArray(part)
@@ -70,6 +75,7 @@ for (const name of names) {
                     pointer
                         .slice(1)
                         .split('/')
+                        .filter((key) => key !== '')
                         .reduce((part, key) => part[key], other),
                 ),
             )

@@ -13,12 +13,16 @@ use MildBowl\Core\Baking\Shapes\Shape;
 use MildBowl\Core\Baking\Shapes\Shapes;
 use MildBowl\Core\Baking\Shapes\Size;
 use MildBowl\Core\Baking\Texture;
+use MildBowl\Core\Contract\LogReader;
 use MildBowl\Core\Dogs\Condition;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Feeding\Limit;
+use MildBowl\Core\Kitchen\Learned;
 use MildBowl\Core\Kitchen\Policy;
+use MildBowl\Core\Making\EntryKind;
+use MildBowl\Core\Making\Kind;
 use MildBowl\Core\Values\Level;
 
 require __DIR__.'/../core/vendor/autoload.php';
@@ -29,7 +33,7 @@ $lists = [
     'textures' => Texture::ids(), 'conditions' => Condition::ids(), 'medicines' => Condition::medicineIds(), 'shapes' => Shapes::ids(),
     'roles' => Role::ids(), 'processes' => Processes::ids(), 'joins' => Joins::ids(), 'stages' => array_column(Stage::cases(), 'value'),
     'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'activities' => Dog::ACTIVITIES, 'sexes' => Dog::SEXES,
-    'levels' => $levels, 'worst' => [...$levels, 'clear'], 'limits' => $limits, 'heldBy' => [...$limits, 'not-cleared'],
+    'learnedOf' => Learned::OF, 'workKinds' => array_column(Kind::cases(), 'value'), 'entryKinds' => array_column(EntryKind::cases(), 'value'), 'noteAbout' => LogReader::ABOUT, 'bagPlaces' => LogReader::PLACES, 'levels' => $levels, 'worst' => [...$levels, 'clear'], 'limits' => $limits, 'heldBy' => [...$limits, 'not-cleared'],
 ] + Policy::CHOICES;
 
 $size = static fn (Size $size): array => $size->unit === Size::COUNT

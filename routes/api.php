@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AcceptedFactorController;
+use App\Http\Controllers\BatchController;
+use App\Http\Controllers\BatchEntryController;
 use App\Http\Controllers\ChangesController;
 use App\Http\Controllers\ChoicesController;
 use App\Http\Controllers\ConfirmationController;
@@ -10,6 +13,7 @@ use App\Http\Controllers\DogController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\KitchenQuestionController;
 use App\Http\Controllers\LabelShelfController;
+use App\Http\Controllers\LessonsController;
 use App\Http\Controllers\OwnFoodController;
 use App\Http\Controllers\OwnNameController;
 use App\Http\Controllers\OwnSwapController;
@@ -59,5 +63,11 @@ Route::middleware('kitchen')->group(function (): void {
     Route::apiResource('own-swaps', OwnSwapController::class)->only(['index', 'store', 'destroy'])->parameters(['own-swaps' => 'swap']);
     Route::apiResource('prices', PriceController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('foods', OwnFoodController::class)->except('show');
+    Route::apiResource('batches', BatchController::class)->except('update');
+    Route::get('batches/{batch}/entries', [BatchEntryController::class, 'index'])->name('batches.entries.index');
+    Route::post('batches/{batch}/entries', [BatchEntryController::class, 'store'])->name('batches.entries.store');
+    Route::get('batches/{batch}/figures', [BatchEntryController::class, 'figures'])->name('batches.figures');
+    Route::get('lessons', LessonsController::class)->name('lessons');
+    Route::apiResource('accepted', AcceptedFactorController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('confirmations', ConfirmationController::class)->only(['index', 'store', 'destroy']);
 });

@@ -15,6 +15,14 @@ abstract class TestCase extends Base
 
     protected bool $seed = true;
 
+    /** Every test lives on one day, and so do the dogs: how old they are may not depend on the day it runs. */
+    public const TODAY = '2026-06-20 12:00:00';
+
+    protected function beforeRefreshingDatabase(): void
+    {
+        $this->travelTo(self::TODAY);
+    }
+
     /** Opens a kitchen for factories and queries of the test itself. */
     public function open(string $slug): Kitchen
     {

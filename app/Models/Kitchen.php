@@ -7,6 +7,7 @@ namespace App\Models;
 use Database\Factories\KitchenFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use MildBowl\Core\Telling\HouseUnits;
 
 /**
  * @property int $id
@@ -46,4 +47,10 @@ final class Kitchen extends Model
 
     /** @var array<string, string> */
     protected $casts = ['budget_percent' => 'float', 'tray_width_mm' => 'float', 'tray_length_mm' => 'float', 'tray_gap_mm' => 'float', 'trays_at_once' => 'integer', 'oven_fan' => 'boolean', 'version' => 'integer', 'changed' => 'integer'];
+
+    /** In what it writes weights, sizes and heats. */
+    public function houseUnits(): HouseUnits
+    {
+        return new HouseUnits($this->weights_as === 'lb', $this->sizes_as === 'in', $this->temperature);
+    }
 }

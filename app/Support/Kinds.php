@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Http\Resources\AcceptedFactorResource;
+use App\Http\Resources\BatchSlipResource;
 use App\Http\Resources\ConfirmationResource;
 use App\Http\Resources\DogResource;
 use App\Http\Resources\OwnFoodResource;
@@ -12,6 +14,8 @@ use App\Http\Resources\OwnSwapResource;
 use App\Http\Resources\PriceResource;
 use App\Http\Resources\ProductResource;
 use App\Http\Resources\WeighingResource;
+use App\Models\AcceptedFactor;
+use App\Models\Batch;
 use App\Models\Confirmation;
 use App\Models\Dog;
 use App\Models\OwnFood;
@@ -28,19 +32,20 @@ final class Kinds
 {
     public const ROWS = [
         'dogs' => Dog::class, 'recipes' => Recipe::class, 'products' => Product::class, 'names' => OwnName::class, 'foods' => OwnFood::class,
-        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class,
+        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class,
     ];
 
     private const TOLD = [
         'dogs' => DogResource::class, 'products' => ProductResource::class, 'names' => OwnNameResource::class, 'foods' => OwnFoodResource::class,
         'swaps' => OwnSwapResource::class, 'prices' => PriceResource::class, 'weighings' => WeighingResource::class, 'confirmations' => ConfirmationResource::class,
+        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class,
     ];
 
     /** What is told of a row is read with it. */
     private const WITH = ['products' => ['readings'], 'weighings' => ['dog']];
 
     /** What a row of a kind is called by. */
-    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words'];
+    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says'];
 
     public static function of(Model $row): string
     {

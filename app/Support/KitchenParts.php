@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Batch;
 use App\Models\Kitchen as KitchenModel;
 use MildBowl\Core\Contract\Node;
 use MildBowl\Core\Contract\OwnFoodReader;
@@ -24,6 +25,7 @@ final class KitchenParts
         'names' => 'select json_agg(own order by own.words) from own_names own where own.kitchen_id = kitchens.id and own.deleted_at is null',
         'prices' => 'select json_agg(own order by own.ingredient) from prices own where own.kitchen_id = kitchens.id and own.deleted_at is null',
         'swaps' => 'select json_agg(own order by own."out") from own_swaps own where own.kitchen_id = kitchens.id and own.deleted_at is null',
+        'learned' => 'select json_agg(own order by own.oven, own.class, own."of") from accepted_factors own where own.kitchen_id = kitchens.id and own.deleted_at is null',
         'products' => "select json_agg(json_build_object('id', own.id, 'name', own.name, 'ingredients', (".self::NEWEST.')) order by own.name) from products own where own.kitchen_id = kitchens.id and own.deleted_at is null',
     ];
 
@@ -80,7 +82,21 @@ final class KitchenParts
             'swaps' => self::told($rows['swaps'], ['out', 'in', 'ratio', 'rating', 'note'], ['out', 'in'], $catalogue),
             'tray' => (object) ['widthMm' => $kitchen->tray_width_mm, 'lengthMm' => $kitchen->tray_length_mm, 'gapMm' => $kitchen->tray_gap_mm, 'atOnce' => $kitchen->trays_at_once],
             'oven' => (object) ['fan' => $kitchen->oven_fan],
+            'learned' => $this->learned(Batch::OVEN),
         ];
+    }
+
+    /** @return list<stdClass> what this kitchen accepted of one oven, as core takes it */
+    public function learned(string $oven): array
+    {
+        $learned = [];
+        foreach ($this->rows()['learned'] as $row) {
+            if ($row->oven === $oven) {
+                $learned[] = (object) ['of' => $row->of, 'class' => $row->class, 'factor' => (float) $row->factor];
+            }
+        }
+
+        return $learned;
     }
 
     /** @return array<string, list<stdClass>> */

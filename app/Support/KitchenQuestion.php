@@ -15,7 +15,6 @@ use MildBowl\Core\Contract\InUnits;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Reading\ReadLine;
-use MildBowl\Core\Telling\HouseUnits;
 use stdClass;
 
 /**
@@ -46,13 +45,40 @@ final class KitchenQuestion
 
         $answer = $this->contract->answerTo($question, match (Contract::asksOf($question)) {
             Asks::Recipe => $this->withRecipe($whole, $question),
+            Asks::Work => $this->withWork($whole, $question),
             Asks::Treats => $this->withTreats($whole),
             Asks::Dogs => $this->withDogs($whole, $question),
             Asks::Nothing => $whole,
         });
-        $kitchen = $this->current->get();
 
-        return (new InUnits(new HouseUnits($kitchen->weights_as === 'lb', $kitchen->sizes_as === 'in', $kitchen->temperature)))->answer($answer);
+        return $this->inUnits($answer);
+    }
+
+    /**
+     * @param  array<string, mixed>  $answer  of core
+     * @return array<string, mixed> the same in the units of this kitchen
+     */
+    public function inUnits(array $answer): array
+    {
+        return (new InUnits($this->current->get()->houseUnits()))->answer($answer);
+    }
+
+    /**
+     * A question about a recipe as core is asked it, with everything that is kept laid in: what a batch is begun with.
+     *
+     * @param  string  $oven  it is baked in: what was learned of another is left out
+     *
+     * @throws RequestRefused when a dog or a recipe it names is not in this kitchen
+     */
+    public function whole(stdClass $asked, string $oven): stdClass
+    {
+        $whole = clone $asked;
+        $whole->version ??= 1;
+        $whole->learned ??= $this->parts->learned($oven);
+        // the portions of the answer tell each lot
+        $whole->explain = false;
+
+        return $this->withRecipe($whole, 'formulate');
     }
 
     /**
@@ -85,6 +111,16 @@ final class KitchenQuestion
             // it works out sizes for the whole dough
             unset($whole->portions);
         }
+
+        return $whole;
+    }
+
+    /** A question that holds a whole question about a recipe. */
+    private function withWork(stdClass $whole, string $question): stdClass
+    {
+        $whole->question = $whole->question instanceof stdClass ? clone $whole->question : throw RequestRefused::missing('/question', 'The question: a whole formulate request,');
+        $whole->question->version ??= 1;
+        $this->withRecipe($whole->question, $question);
 
         return $whole;
     }

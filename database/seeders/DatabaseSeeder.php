@@ -47,6 +47,7 @@ final class DatabaseSeeder extends Seeder
         foreach ($this->recipes() as $recipe) {
             Recipe::query()->create($recipe);
         }
+        $this->call(BatchSeeder::class);
     }
 
     /** @return list<array<string, mixed>> */

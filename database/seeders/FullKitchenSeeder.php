@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Models\Batch;
 use App\Models\Dog;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** What years leave behind: 5,000 recipes and 60 dogs beside the demo kitchen's own, all made up, to measure by. */
@@ -21,6 +23,10 @@ final class FullKitchenSeeder extends Seeder
 
     private const FOODS = ['beetroot', 'carrot', 'parsnip', 'pear', 'blueberries', 'pumpkin', 'celery', 'melon', 'turkey', 'venison', 'hake', 'mussels', 'sardines', 'lentils', 'cottage cheese'];
 
+    private const BATCHES = 200;
+
+    private const ENTRIES = 40;
+
     private const SHAPES = ['rounds', 'coins', 'fingers', 'squares', 'crisps', 'twists', 'drops'];
 
     public function run(DatabaseSeeder $demo, CurrentKitchen $current): void
@@ -32,7 +38,7 @@ final class FullKitchenSeeder extends Seeder
             Dog::query()->create(['name' => 'Deckhand '.$n, 'breed' => 'crossbreed', 'born_on' => Dog::bornOn(30.0 + $n), 'weight_kg' => 4 + $n % 40, 'position' => $n, 'at_table' => false, 'conditions' => $n % 5 === 0 ? ['heart'] : [], 'allergies' => $n % 3 === 0 ? ['chicken'] : []]);
         }
         $rows = [];
-        for ($n = 0; $n < self::RECIPES; $n++) {
+        for ($n = Recipe::query()->count(); $n < self::RECIPES; $n++) {
             $flour = self::FLOURS[$n % count(self::FLOURS)];
             $food = self::FOODS[intdiv($n, 8) % count(self::FOODS)];
             $rows[] = [
@@ -43,6 +49,29 @@ final class FullKitchenSeeder extends Seeder
         }
         foreach (array_chunk($rows, 500) as $some) {
             Recipe::query()->toBase()->insert($some);
+        }
+        $this->batches($kitchen);
+    }
+
+    /** Copies of a finished batch of the demo kitchen, each with a log of its own. */
+    private function batches(int $kitchen): void
+    {
+        if (Batch::query()->doesntExist()) {
+            // a kitchen of a version before the oven
+            $this->call(BatchSeeder::class);
+        }
+        $one = Batch::query()->where('title', 'Beetroot and barley rounds')->firstOrFail();
+        $log = $one->entries()->get();
+        for ($n = Batch::query()->count(); $n < self::BATCHES; $n++) {
+            $id = (string) Str::uuid7();
+            $begun = $one->begun_at->subDays($n);
+            DB::table('batches')->insert(['id' => $id, 'begun_at' => $begun, 'summary' => json_encode($one->summary)] + array_diff_key($one->getAttributes(), ['id' => 1, 'begun_at' => 1, 'summary' => 1]));
+            $entries = [];
+            for ($m = 0; $m < self::ENTRIES; $m++) {
+                $like = $log[$m % $log->count()];
+                $entries[] = ['kitchen_id' => $kitchen, 'id' => (string) Str::uuid7(), 'batch_id' => $id, 'at' => $begun->addMinutes($m), 'by' => $like->by, 'kind' => $m < $log->count() ? $like->kind : 'note', 'said' => $m < $log->count() ? $like->said : '{"about":"other","text":"noted"}', 'came_at' => $begun];
+            }
+            DB::table('batch_entries')->insert($entries);
         }
     }
 }

@@ -4,6 +4,7 @@ import {
     mdiBowlMixOutline,
     mdiDogSide,
     mdiKeyboardOutline,
+    mdiStove,
     mdiWardrobeOutline,
     mdiWeatherNight,
     mdiWhiteBalanceSunny,
@@ -40,9 +41,10 @@ watchEffect(() => {
     if (showsKeys.value) wereKeysShown.value = true
 })
 
-/** In the order of the day; Today, Oven and Jars join with what is behind them. */
+/** In the order of the day; Today and Jars join with what is behind them. */
 const PLACES = [
     { id: 'bench', to: '/bench', name: 'Bench', icon: mdiBowlMixOutline },
+    { id: 'oven', to: '/oven', name: 'Oven', icon: mdiStove },
     { id: 'dogs', to: '/dogs', name: 'Dogs', icon: mdiDogSide },
     { id: 'cupboard', to: '/cupboard', name: 'Cupboard', icon: mdiWardrobeOutline },
 ] as const
@@ -80,7 +82,7 @@ function skip(event: MouseEvent): void {
 useEventListener(document, 'keydown', lead, { capture: true })
 useEventListener(document, 'keydown', (event) => {
     const typing = event.target instanceof Element && event.target.closest('input, textarea, [contenteditable]') !== null
-    const key = pressed(event, 'list', 'bench', 'dogs', 'cupboard', 'shelf', 'raid')
+    const key = pressed(event, 'list', 'bench', 'oven', 'dogs', 'cupboard', 'shelf', 'raid')
     led(event)
     if (key === null || (key === 'list' && typing)) return
     if (key === 'list') showsKeys.value = true

@@ -18,6 +18,8 @@ export const router = createRouter({
             component: () => import('./telling/ReportPlace.vue'),
             meta: { title: 'Screening report', place: 'bench' },
         },
+        { path: '/oven', name: 'oven', component: () => import('./making/OvenPlace.vue'), meta: { title: 'Oven', place: 'oven' } },
+        { path: '/oven/:id', name: 'batch', component: () => import('./making/BatchPlace.vue'), meta: { title: 'At the oven', place: 'oven' } },
         { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs', place: 'dogs' } },
         { path: '/dogs/:id', name: 'dog', component: () => import('./dogs/DogPage.vue'), meta: { title: 'Dog', place: 'dogs' } },
         {

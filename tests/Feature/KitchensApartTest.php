@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Models\AcceptedFactor;
+use App\Models\Batch;
 use App\Models\Confirmation;
 use App\Models\Dog;
 use App\Models\Kitchen;
@@ -48,6 +50,8 @@ function othersThings(TestCase $test): array
             'said_at' => now(),
         ]),
     ];
+    $things['accepted'] = AcceptedFactor::query()->create(['oven' => 'the oven', 'class' => 'biscuit', 'of' => 'minutes', 'factor' => 1.1, 'says' => 'Strange lesson', 'by' => 'Somebody']);
+    $things['batch'] = Batch::query()->create(['title' => 'Strange batch', 'oven' => 'the oven', 'question' => '{}', 'answer' => '{}', 'plan' => '{}', 'data_version' => 'x', 'begun_at' => now(), 'begun_by' => 'Somebody', 'summary' => ['state' => 'making', 'lots' => []]]);
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 

@@ -19,6 +19,7 @@ use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\Weighing;
 use App\Support\Problem;
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Gate;
@@ -131,8 +132,10 @@ it('takes the last one that fits and refuses the next', function (string $method
     $weighing = static fn (string $key, mixed $fits, mixed $tooMuch): array => ['POST', '/api/dogs/{dog}/weighings', $key, $fits, $tooMuch, ['on' => '2026-05-14', 'kg' => 9]];
     $said = ['code' => 'broth', 'level' => 'check-label', 'words' => 'plain'];
     $saying = static fn (string $key, mixed $fits, mixed $tooMuch): array => ['POST', '/api/confirmations', $key, $fits, $tooMuch, $said];
-    $today = now()->format('Y-m-d');
-    $tomorrow = now()->addDay()->format('Y-m-d');
+    // a data set is made before any test has set the clock
+    $now = CarbonImmutable::parse(TestCase::TODAY);
+    $today = $now->format('Y-m-d');
+    $tomorrow = $now->addDay()->format('Y-m-d');
 
     return [
         'dog name' => $dog('name', $text(60), $text(61)),
@@ -146,7 +149,7 @@ it('takes the last one that fits and refuses the next', function (string $method
         'dog newborn' => $dog('ageMonths', 0, -0.1),
         'dog oldest' => $dog('ageMonths', 400, 400.1),
         'dog born today' => $dog('bornOn', $today, $tomorrow),
-        'dog born long ago' => $dog('bornOn', now()->subYears(34)->format('Y-m-d'), now()->subYears(36)->format('Y-m-d')),
+        'dog born long ago' => $dog('bornOn', $now->subYears(34)->format('Y-m-d'), $now->subYears(36)->format('Y-m-d')),
         'dog thinnest' => $dog('bodyCondition', 1, 0),
         'dog roundest' => $dog('bodyCondition', 9, 10),
         'dog breed' => $dog('breed', $text(80), $text(81)),
@@ -187,7 +190,7 @@ it('takes the last one that fits and refuses the next', function (string $method
         'weighing light' => $weighing('kg', 0.3, 0.2),
         'weighing heavy' => $weighing('kg', 120, 121),
         'weighing today' => $weighing('on', $today, $tomorrow),
-        'weighing long ago' => $weighing('on', now()->subYears(34)->format('Y-m-d'), now()->subYears(36)->format('Y-m-d')),
+        'weighing long ago' => $weighing('on', $now->subYears(34)->format('Y-m-d'), $now->subYears(36)->format('Y-m-d')),
         'saying words' => $saying('words', $text(2000), $text(2001)),
         'saying of whom' => $saying('saidBy', $text(120), $text(121)),
         'saying level' => $saying('level', 'ask-vet', 'unsafe'),
@@ -236,6 +239,8 @@ function thingsOf(TestCase $test): array
         'price' => $post('prices', ['ingredient' => 'oat-flour', 'grams' => 500, 'price' => 2]),
         'photo' => $post('photos', ['image' => base64_encode("\xFF\xD8\xFF picture")]),
         'food' => $post('foods', ['name' => 'My crumb', 'groups' => ['wheat'], 'per100g' => ['kcal' => 400, 'proteinG' => 10]]),
+        'accepted' => $post('accepted', ['oven' => 'the oven', 'class' => 'biscuit', 'of' => 'minutes', 'factor' => 1.1, 'says' => '10 % longer', 'by' => 'Ines']),
+        'batch' => $post('batches', ['asked' => ['recipe' => ['text' => '200 g oat flour']], 'at' => '2026-05-14T12:00:00.000Z', 'startAt' => '2026-05-14T14:00', 'by' => 'Ines']),
         'confirmation' => $post('confirmations', ['code' => 'broth', 'level' => 'check-label', 'words' => 'plain']),
     ];
 }

@@ -12,6 +12,7 @@ use MildBowl\Core\Baking\Processes\NoHeat;
 use MildBowl\Core\Baking\Processes\Oven;
 use MildBowl\Core\Baking\Processes\Process;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Kitchen\Learned;
 use MildBowl\Core\Kitchen\Oven as OwnOven;
 use MildBowl\Core\Values\Range;
 
@@ -56,10 +57,11 @@ final readonly class Batch
         private float $share = 1.0,
         private ?Process $process = null,
         private bool $isDrained = false,
+        private Corrections $learned = new Corrections,
     ) {
         $dough0 = $dough->grams;
         $class = $this->heatClass();
-        $estimate = $class->bakedGrams($texture, $dough0, $dough->solids);
+        $estimate = self::heavier($class->bakedGrams($texture, $dough0, $dough->solids), $dough0, $learned->mass);
         $baked = $measured->bakedGrams === null ? $estimate : Range::exact($measured->bakedGrams);
         $kept = $measured->keptOf($baked->best);
         $kcal = $dough->kcal->times($kept);
@@ -71,7 +73,7 @@ final readonly class Batch
         } elseif ($fixed !== null && $fixed > 0) {
             [$count, $pieceDough, $pieceBaked, $pieceKcal] = [Range::exact($fixed), $dough0->times($kept / $fixed), $bakedGrams->times(1 / $fixed), $kcal->times(1 / $fixed)];
         } else {
-            $piece = (float) $cut->pieceMl() * $dough->density() * $class->fills($dough) * $this->bodyShare();
+            $piece = (float) $cut->pieceMl() * $dough->density() * $class->fills($dough) * $this->bodyShare() / $learned->count;
             [$count, $pieceDough, $pieceBaked, $pieceKcal] = self::cutBySize($dough, $bakedGrams, $piece, $cut->used() * $kept, $kept);
             if ($cut->hasCells() && $count->best >= 1.0) {
                 $whole = self::wholeCells($count);
@@ -106,12 +108,20 @@ final readonly class Batch
     }
 
     /** A share of a recipe in parts: of the body, and of everything that comes with it. */
-    public static function of(Parts $parts, float $share, Cut $cut, Texture $texture, Measured $measured): self
+    public static function of(Parts $parts, float $share, Cut $cut, Texture $texture, Measured $measured, Learned $learned = new Learned): self
     {
         $body = $parts->body;
         $dried = $body->keeps->grams !== null && $measured->bakedGrams === null ? new Measured($measured->count, $body->keeps->grams * $share, $measured->wasteGrams) : $measured;
 
-        return new self($body->kept->part($share), $cut, $body->textureAt($texture), $dried, $parts->laid(), $share, $body->processAt($texture), $body->keeps->drained);
+        $baked = $body->textureAt($texture);
+
+        return new self($body->kept->part($share), $cut, $baked, $dried, $parts->laid(), $share, $body->processAt($texture), $body->keeps->drained, Corrections::learned($learned, $baked));
+    }
+
+    /** As much heavier as this kitchen's turn out; never more than went in. */
+    private static function heavier(Range $estimate, Range $dough, float $by): Range
+    {
+        return $by === 1.0 ? $estimate : Range::of(min($dough->low, $estimate->low * $by), min($dough->best, $estimate->best * $by), min($dough->high, $estimate->high * $by));
     }
 
     /** What the heat does to it. */
@@ -122,7 +132,7 @@ final readonly class Batch
 
     public function heat(?OwnOven $oven, ?float $toGrams): Heat
     {
-        return Heat::of($this->cut, $this->texture, $this->dough, $oven, $this->process, $this->isFilled(), $toGrams);
+        return Heat::of($this->cut, $this->texture, $this->dough, $oven, $this->process, $this->isFilled(), $toGrams, $this->learned->minutes);
     }
 
     /** What of a mould the body fills where a filling is baked in it: together they fill it. */
@@ -149,7 +159,7 @@ final readonly class Batch
     /** The pieces as the body makes them, with nothing laid on. */
     public function bare(): self
     {
-        return $this->laid === [] ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, [], $this->share, $this->process, $this->isDrained);
+        return $this->laid === [] ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, [], $this->share, $this->process, $this->isDrained, $this->learned);
     }
 
     /** The same pieces as one dog gets them, without what it goes without. */
@@ -160,7 +170,7 @@ final readonly class Batch
         }
         $laid = array_values(array_filter($this->laid, static fn (Part $part): bool => ! $part->isLeftOutFor($dog)));
 
-        return count($laid) === count($this->laid) ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, $laid, $this->share, $this->process, $this->isDrained);
+        return count($laid) === count($this->laid) ? $this : new self($this->dough, $this->cut, $this->texture, $this->measured, $laid, $this->share, $this->process, $this->isDrained, $this->learned);
     }
 
     /** What goes on the pieces before any heat. */

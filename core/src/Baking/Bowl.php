@@ -10,6 +10,7 @@ use MildBowl\Core\Baking\Parts\Parts;
 use MildBowl\Core\Baking\Parts\PartsRefused;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Kitchen\Kitchen;
+use MildBowl\Core\Kitchen\Learned;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\ReadRecipe;
 use MildBowl\Core\Values\Assumption;
@@ -23,14 +24,14 @@ final readonly class Bowl
      * @param  Dough  $dough  everything that was weighed, in whatever part
      * @param  list<Assumption>  $assumptions
      */
-    private function __construct(public ReadRecipe $recipe, public array $grams, public Dough $dough, public Parts $parts, public array $assumptions) {}
+    private function __construct(public ReadRecipe $recipe, public array $grams, public Dough $dough, public Parts $parts, public array $assumptions, private Learned $learned = new Learned) {}
 
     /**
      * @param  list<AskedPart>  $asked
      *
      * @throws PartsRefused when what was said of a part cannot be
      */
-    public static function of(ReadRecipe $recipe, Kitchen $kitchen, array $asked = []): self
+    public static function of(ReadRecipe $recipe, Kitchen $kitchen, array $asked = [], ?Texture $texture = null): self
     {
         $weigher = $kitchen->weigher();
         $grams = $weighed = $assumptions = [];
@@ -51,10 +52,10 @@ final readonly class Bowl
             $weighed[] = new Weighed($index, $line->food, $one, $kitchen->policy->calorieConvention, forms: $line->forms);
         }
 
-        $dough = new Dough($weighed);
+        $dough = new Dough($weighed, $texture === null ? 1.0 : $kitchen->learned->factor(Learned::WETNESS, $texture->id));
         $parts = Parts::of($recipe, $weighed, $dough, $asked);
 
-        return new self($recipe, $grams, $dough, $parts, [...$assumptions, ...$parts->assumptions]);
+        return new self($recipe, $grams, $dough, $parts, [...$assumptions, ...$parts->assumptions], $kitchen->learned);
     }
 
     /** Everything that a dog gets of it. */
@@ -71,7 +72,7 @@ final readonly class Bowl
     /** The whole recipe cut one way. */
     public function batch(Cut $cut, Texture $texture, Measured $measured = new Measured): Batch
     {
-        return Batch::of($this->parts, 1.0, $cut, $texture, $measured);
+        return Batch::of($this->parts, 1.0, $cut, $texture, $measured, $this->learned);
     }
 
     /** @return list<Ingredient> every food the lines name, each once; for a dog, those of the parts it gets */

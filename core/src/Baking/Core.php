@@ -15,7 +15,7 @@ use MildBowl\Core\Pantry\Ingredient;
 final readonly class Core
 {
     /** @param  list<string>  $foods  names of what it is for */
-    private function __construct(public int $celsius, public array $foods, public string $what) {}
+    private function __construct(public int $celsius, public array $foods, public string $what, private int $holdMinutes) {}
 
     /**
      * Of all the raw foods in a dough, hottest first.
@@ -24,22 +24,29 @@ final readonly class Core
      */
     public static function of(Dough $dough): array
     {
-        $found = [];
+        $found = $hold = [];
         foreach ($dough->weighed as $one) {
             $row = self::isRaw($one->ingredient) ? self::row($one->ingredient) : null;
             if ($row !== null) {
                 $found[(int) $row['celsius']][$row['what']][] = $one->ingredient->name;
+                $hold[$row['what']] = (int) $row['holdMinutes'];
             }
         }
         krsort($found);
         $cores = [];
         foreach ($found as $celsius => $whats) {
             foreach ($whats as $what => $foods) {
-                $cores[] = new self($celsius, array_values(array_unique($foods)), (string) $what);
+                $cores[] = new self($celsius, array_values(array_unique($foods)), (string) $what, $hold[$what] ?? 0);
             }
         }
 
         return $cores;
+    }
+
+    /** Minutes it is to stay so hot. */
+    public function holdMinutes(): int
+    {
+        return $this->holdMinutes;
     }
 
     /** As the source gives it, to the whole degree. */

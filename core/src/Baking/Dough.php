@@ -28,8 +28,11 @@ final readonly class Dough
     /** g of dry binder on a g of meat; null where meat or fish is not the body. */
     public ?float $binding;
 
-    /** @param  list<Weighed>  $weighed */
-    public function __construct(public array $weighed)
+    /**
+     * @param  list<Weighed>  $weighed
+     * @param  float  $wetter  how much wetter such doughs turn out in this kitchen than computed, as it learned
+     */
+    public function __construct(public array $weighed, public float $wetter = 1.0)
     {
         $byFood = $kcals = $dry = [];
         $unknown = 0.0;
@@ -61,7 +64,7 @@ final readonly class Dough
     /** A share of the bowl. */
     public function part(float $share): self
     {
-        return $share === 1.0 ? $this : new self(array_map(static fn (Weighed $portion): Weighed => $portion->times($share), $this->weighed));
+        return $share === 1.0 ? $this : new self(array_map(static fn (Weighed $portion): Weighed => $portion->times($share), $this->weighed), $this->wetter);
     }
 
     private function wetness(): ?float
@@ -76,7 +79,7 @@ final readonly class Dough
             }
         }
 
-        return $uptake <= 0.0 ? null : $free / ($uptake * Uptake::shortened($this->substances['fatG'] ?? 0.0, $flour));
+        return $uptake <= 0.0 ? null : $this->wetter * $free / ($uptake * Uptake::shortened($this->substances['fatG'] ?? 0.0, $flour));
     }
 
     /** What the hand says; null where nothing in it takes water up and meat is not its body. */

@@ -65,6 +65,34 @@ final readonly class Feel
         return $all;
     }
 
+    /**
+     * By its name or its word in one.
+     *
+     * @return self|null null when no dough feels so
+     */
+    public static function called(string $feelOrWord): ?self
+    {
+        foreach ([...self::all(), ...self::allOfMeat()] as $one) {
+            if (in_array($feelOrWord, [$one->feel, $one->word], true)) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** The wetness in the middle of it; null of a dough of meat, which has none. */
+    public function middle(): ?float
+    {
+        foreach (Compiled::tables()['feels'] as $row) {
+            if ($row['feel'] === $this->feel) {
+                return $row['middle'] ?? null;
+            }
+        }
+
+        return null;
+    }
+
     /** Of a dough of meat with so much dry binder on a g of meat. */
     public static function ofMeat(float $binding): self
     {

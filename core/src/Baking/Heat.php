@@ -45,8 +45,9 @@ final readonly class Heat
      * @param  ?Process  $process  what is done to it; null: baked, frozen or set, as the texture says
      * @param  bool  $isFilled  whether a filling is baked in it
      * @param  ?float  $toGrams  what it is to weigh when it is dry
+     * @param  float  $longer  how much longer this kitchen's take, as it learned
      */
-    public static function of(Cut $cut, Texture $texture, Dough $dough, ?Oven $oven = null, ?Process $process = null, bool $isFilled = false, ?float $toGrams = null): self
+    public static function of(Cut $cut, Texture $texture, Dough $dough, ?Oven $oven = null, ?Process $process = null, bool $isFilled = false, ?float $toGrams = null, float $longer = 1.0): self
     {
         $oven ??= new Oven;
         $process ??= $texture->isHeated ? new OvenHeat : new NoHeat;
@@ -58,7 +59,7 @@ final readonly class Heat
             if ($row->does === 'dry' && ($row->class === 'dried' || $toGrams !== null)) {
                 $row = self::dried($row, $cut, $dough, $toGrams ?? $class->bakedGrams($texture, $dough->grams, $dough->solids)->best, $oven);
             }
-            $stages[] = self::stage($row, $texture, $oven, $stages === []);
+            $stages[] = self::stage($row->within($longer * $row->minutesLow, $longer * $row->minutesHigh), $texture, $oven, $stages === []);
         }
         $cores = Core::of($dough);
         $first = $stages[0]->celsius ?? null;

@@ -96,6 +96,19 @@ final readonly class HeatClass
         ]));
     }
 
+    /** How long pieces of any class are left in the turned-off oven, in minutes. */
+    public static function afterwards(): Range
+    {
+        foreach (Compiled::doughs()['heat'] as $rows) {
+            foreach ($rows as $row) {
+                if ($row['class'] === self::AFTERWARDS && $row['minutesLow'] !== null && $row['minutesHigh'] !== null) {
+                    return Range::of($row['minutesLow'], ($row['minutesLow'] + $row['minutesHigh']) / 2, $row['minutesHigh']);
+                }
+            }
+        }
+        throw new \OutOfBoundsException('heat.csv has no row of the turned-off oven.');
+    }
+
     /** Share of a mould that the dough fills: a leaven or whipped egg raises a cake to its rim (reference page 7, parts). */
     public function fills(Dough $dough): float
     {

@@ -19,4 +19,16 @@ final readonly class HeatStage
         public ?int $fahrenheit,
         public ?string $gasMark,
     ) {}
+
+    /** Whether it goes on in the turned-off oven. */
+    public function isLeft(): bool
+    {
+        return $this->does === 'leave in the turned-off oven';
+    }
+
+    /** The same time and heat for one who dries where we would bake: no colour tells when it is done. */
+    public function dried(): self
+    {
+        return new self('dry', $this->minutesLow, $this->minutesHigh, $this->firstLookMinutes, $this->celsius, '', $this->turn, $this->fahrenheit, $this->gasMark);
+    }
 }

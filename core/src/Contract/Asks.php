@@ -10,6 +10,9 @@ enum Asks
     /** a recipe, with the dogs it is for and the whole kitchen */
     case Recipe;
 
+    /** a recipe, asked about as `formulate` asks, inside a question of its own */
+    case Work;
+
     /** several treats that share the dogs and the kitchen's foods */
     case Treats;
 

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Contract;
 use MildBowl\Core\Baking\Parts\PartsRefused;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Reading\MadeRefused;
 
 /**
  * Every question that can be asked. A new one is a class here and a row of `all()`: the console, the route, and the test that wants its
@@ -25,7 +26,7 @@ final readonly class Contract
     /** @return non-empty-list<Answers> */
     public static function all(): array
     {
-        return [new Formulate, new Read, new Rescue, new Size, new Scale, new Occasion, new Week, new GiveAway, new Profile, new Swaps, new Dough, new Raid, new Label];
+        return [new Formulate, new Read, new Rescue, new Size, new Scale, new Occasion, new Week, new GiveAway, new Profile, new Swaps, new Dough, new Raid, new Label, new Bake, new Learn];
     }
 
     /** @return non-empty-list<string> */
@@ -73,7 +74,7 @@ final readonly class Contract
     {
         try {
             return self::named($name)->answer($node, $this->shipped);
-        } catch (PartsRefused $refused) {
+        } catch (PartsRefused|MadeRefused $refused) {
             throw RequestRefused::outOfRange($refused->path, $refused->getMessage());
         }
     }

@@ -21,6 +21,8 @@ use MildBowl\Core\Pantry\Nearest;
 use MildBowl\Core\Reading\ReadLine;
 use MildBowl\Core\Reading\RecipeReader;
 use MildBowl\Core\Reading\Unsure;
+use MildBowl\Core\Screening\Finding;
+use MildBowl\Core\Sizes\Scaled;
 use MildBowl\Core\Swaps\Jobs;
 use MildBowl\Core\Telling\Story;
 use MildBowl\Core\Values\Range;
@@ -50,7 +52,16 @@ final readonly class JudgementPresenter
             'piece' => $this->piece(),
             'rations' => array_map(fn (Ration $ration, DogVerdict $verdict): array => $this->ration($ration, $verdict->cleared), $this->judgement->rations, $this->judgement->verdicts),
             'assumptions' => array_map(Presenter::object(...), $this->judgement->assumptions),
-        ] + $this->portions() + ($this->question->explain ? ['explain' => ['doubts' => array_map(static fn (Doubt $doubt): array => Presenter::object($doubt), Doubts::of($this->question->text, $this->question->steps, $this->question->kitchen->reader))]] : []);
+        ] + $this->portions() + ($this->question->explain ? ['explain' => $this->explainedWhole()] : []);
+    }
+
+    /** @return array<string, mixed> */
+    private function explainedWhole(): array
+    {
+        $question = $this->question;
+
+        return ['doubts' => array_map(static fn (Doubt $doubt): array => Presenter::object($doubt), Doubts::of($question->text, $question->steps, $question->kitchen->reader))]
+            + ($question->asMade === null ? [] : ['writtenOut' => Scaled::asMade($question->text, $this->judgement->bowl->recipe, $question->kitchen)->text]);
     }
 
     /** @return list<array<string, mixed>> */
@@ -68,20 +79,42 @@ final readonly class JudgementPresenter
         $jobs = $this->question->explain ? Jobs::of($bowl->dough->weighed) : [];
         $lines = [];
         foreach ($bowl->recipe->lines as $index => $line) {
-            $lines[] = $this->line($index, $line, $bowl->grams[$index], $kcal[$index] ?? null, $poison[$index] ?? [], $jobs[$index] ?? []);
+            $lines[] = $this->line($this->judgement->lineFindings[$index], $line, $bowl->grams[$index], $kcal[$index] ?? null, $poison[$index] ?? [], $jobs[$index] ?? []);
         }
+
+        return $this->withLeftOut($lines);
+    }
+
+    /**
+     * What was written and left out stands in its row, with nothing found on it; what was added comes last.
+     *
+     * @param  list<array<string, mixed>>  $lines
+     * @return list<array<string, mixed>>
+     */
+    private function withLeftOut(array $lines): array
+    {
+        $leftOut = array_map(fn (ReadLine $line): array => $this->line([], $line, Range::zero(), $line->food === null ? null : Range::zero(), [], []), $this->judgement->bowl->recipe->leftOut);
+        if ($leftOut === []) {
+            return $lines;
+        }
+        $lines = [...$lines, ...$leftOut];
+        $at = static fn (array $line): array => is_array($line['span']) ? [$line['row'], $line['span'][0]] : [PHP_INT_MAX, 0];
+        usort($lines, static fn (array $one, array $two): int => $at($one) <=> $at($two));
 
         return $lines;
     }
 
     /**
+     * @param  list<Finding>  $findings
+     * @param  ?Range  $grams  that went in
      * @param  list<string>  $poison
      * @param  list<string>  $jobs
      * @return array<string, mixed>
      */
-    private function line(int $index, ReadLine $line, ?Range $grams, ?Range $kcal, array $poison, array $jobs): array
+    private function line(array $findings, ReadLine $line, ?Range $grams, ?Range $kcal, array $poison, array $jobs): array
     {
         $amount = $line->amounts[0] ?? null;
+        $written = $line->made === null || $line->food === null ? $grams : $this->question->kitchen->weigher()->written($line);
         $array = [
             'text' => $line->text,
             'section' => $line->section,
@@ -89,10 +122,16 @@ final readonly class JudgementPresenter
             'unit' => $amount?->unit,
             'ingredient' => $line->food?->id,
             'form' => $line->forms === [] ? null : implode(', ', $line->forms),
-            'grams' => $grams === null ? null : Presenter::range($grams),
+            'grams' => $written === null ? null : Presenter::range($written),
             'kcal' => $kcal === null ? null : Presenter::range($kcal),
-            'findings' => Presenter::findings($this->judgement->lineFindings[$index]),
-        ] + Presenter::place($line->place);
+            'findings' => Presenter::findings($findings),
+        ] + Presenter::place($line->isAdded ? null : $line->place);
+        if ($this->question->asMade !== null) {
+            $array['madeGrams'] = $grams === null ? null : Presenter::range($grams);
+        }
+        if ($line->isAdded) {
+            $array['added'] = true;
+        }
         if ($line->alternatives !== []) {
             $array['alternatives'] = array_map(static fn ($food): string => $food->id, $line->alternatives);
         }
@@ -109,7 +148,7 @@ final readonly class JudgementPresenter
             $array['labels'] = $labels;
         }
         if ($this->question->explain) {
-            $spans = new Spans($this->rows, $line);
+            $spans = new Spans($line->isAdded ? [] : $this->rows, $line);
             $array['explain'] = [
                 'name' => $line->food?->name,
                 'measure' => $grams === null ? null : $this->question->kitchen->weigher()->measure($line, $grams),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Contract;
 
 use MildBowl\Core\Kitchen\Kitchen;
+use MildBowl\Core\Kitchen\Learned;
 use MildBowl\Core\Kitchen\Oven;
 use MildBowl\Core\Kitchen\OwnSwap;
 use MildBowl\Core\Kitchen\Policy;
@@ -23,7 +24,12 @@ final class KitchenReader
     /** g; a pack that is lighter is a mistake, and would be kept as nothing */
     private const LIGHTEST_PACK = 0.01;
 
-    public const KEYS = ['policy', 'names', 'pantry', 'prices', 'swaps', 'tray', 'oven'];
+    private const MOST_LEARNED = 100;
+
+    /** What is further from the plan is no habit of an oven, but a mistake. */
+    private const LEAST_FACTOR = 0.1;
+
+    public const KEYS = ['policy', 'names', 'pantry', 'prices', 'swaps', 'tray', 'oven', 'learned'];
 
     /** @throws RequestRefused */
     public static function read(Node $node, Kitchen $shipped): Kitchen
@@ -34,7 +40,7 @@ final class KitchenReader
 
         return $kitchen->furnished(
             self::policy($node->get('policy')), self::prices($node->get('prices'), $kitchen->catalogue), self::swaps($node->get('swaps'), $kitchen->catalogue),
-            self::tray($node->get('tray')), self::oven($node->get('oven')),
+            self::tray($node->get('tray')), self::oven($node->get('oven')), self::learned($node->get('learned')),
         );
     }
 
@@ -159,6 +165,23 @@ final class KitchenReader
             $node->get('gapMm')?->number(0, 100, 'mm') ?? Tray::GAP_MM,
             $node->get('atOnce')?->integer(1, 20) ?? 1,
         );
+    }
+
+    /** @throws RequestRefused */
+    private static function learned(?Node $node): Learned
+    {
+        $factors = [];
+        foreach ($node?->list(self::MOST_LEARNED) ?? [] as $one) {
+            $one->object(['of', 'class', 'factor']);
+            $of = $one->required('of', 'What was learned')->choice(Learned::OF);
+            $class = $one->required('class', 'The class of treat')->filled(60);
+            if (isset($factors[$class][$of])) {
+                throw RequestRefused::outOfRange($one->path, "The $of of \"$class\" stand here twice: say them once.");
+            }
+            $factors[$class][$of] = $one->required('factor', 'The factor')->number(self::LEAST_FACTOR, 1 / self::LEAST_FACTOR, 'times the plan');
+        }
+
+        return new Learned($factors);
     }
 
     /** @throws RequestRefused */

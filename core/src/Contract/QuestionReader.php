@@ -26,11 +26,15 @@ final class QuestionReader
     public static function read(Node $node, Kitchen $shipped, array $moreKeys = [], array $without = []): Question
     {
         $node->object([...array_values(array_diff(self::KEYS, $without)), ...$moreKeys])->requireVersion();
-        $recipe = $node->required('recipe', 'The recipe')->object(['title', 'text', 'steps', 'parts']);
+        $recipe = $node->required('recipe', 'The recipe')->object(['title', 'text', 'steps', 'parts', 'asMade']);
         $text = $recipe->required('text', 'The recipe\'s text')->filled(Question::LONGEST_TEXT);
         $steps = $recipe->get('steps')?->string(Question::LONGEST_TEXT) ?? '';
         self::notTooManyLines($text, '/recipe/text');
         self::notTooManyLines($steps, '/recipe/steps');
+        $made = $recipe->get('asMade');
+        if ($made !== null && in_array('asMade', $without, true)) {
+            throw RequestRefused::outOfRange($made->path, 'This asks about a recipe as it is written: write out what was made, and ask about that.');
+        }
         $title = $recipe->get('title')?->string(200) ?? '';
         // which day it is changes nothing that is answered here; a day that does not exist is told all the same
         $node->get('today')?->day();
@@ -42,6 +46,7 @@ final class QuestionReader
             $kitchen, $text, $steps, in_array('cut', $without, true) || in_array('cut', $moreKeys, true) ? null : CutReader::read($node->get('cut')), CutReader::texture($node->get('bake')), $dogs,
             self::labels($node->get('labels')), self::confirmed($node->get('confirmed')), CutReader::measured($node->get('measured')),
             in_array('portions', $without, true) ? [] : self::portions($node->get('portions'), $dogs), $node->get('explain')?->boolean() ?? false, PartReader::all($recipe->get('parts')), $title,
+            $made === null ? null : AsMadeReader::read($made),
         );
     }
 

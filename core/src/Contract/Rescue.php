@@ -34,7 +34,7 @@ final readonly class Rescue implements Answers
 
     public function answer(Node $node, Kitchen $shipped): array
     {
-        $question = QuestionReader::read($node, $shipped, ['goals', 'dislikes', 'atHand']);
+        $question = QuestionReader::read($node, $shipped, ['goals', 'dislikes', 'atHand'], ['asMade']);
         $question = $question->withDogs(self::withDislikes($node->get('dislikes'), $question->dogs));
         $answer = (new RescueQuestion($question, GoalReader::read($node->get('goals'), $question->dogs), self::atHand($node->get('atHand'), $question->kitchen->catalogue)))->answer();
 

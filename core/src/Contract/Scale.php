@@ -30,7 +30,7 @@ final readonly class Scale implements Answers
 
     public function answer(Node $node, Kitchen $shipped): array
     {
-        $question = QuestionReader::read($node, $shipped, ['by']);
+        $question = QuestionReader::read($node, $shipped, ['by'], ['asMade']);
 
         return ['version' => 1] + Presenter::object((new ScaleQuestion($question, self::by($node->required('by', 'What to scale by'))))->answer());
     }

@@ -33,7 +33,7 @@ final readonly class Swaps implements Answers
 
     public function answer(Node $node, Kitchen $shipped): array
     {
-        $question = QuestionReader::read($node, $shipped, ['line', 'jobs', 'dislikes', 'atHand']);
+        $question = QuestionReader::read($node, $shipped, ['line', 'jobs', 'dislikes', 'atHand'], ['asMade']);
         $question = $question->withDogs(Rescue::withDislikes($node->get('dislikes'), $question->dogs));
         $line = $node->required('line', 'The number of the line')->integer(0, Question::MOST_LINES);
         $jobs = array_map(static fn (Node $one): string => $one->choice(Jobs::ALL), $node->get('jobs')?->list(12) ?? []);

@@ -23,11 +23,11 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type FindingRow array{code: string, about: string, level: string, when: array<string, list<string>>, trigger: string, message: string, advice: string, figure: string, source: string}
  * @phpstan-type TextureRow array{texture: string, moistureLow: ?float, moistureBest: ?float, moistureHigh: ?float, heated: bool, hard: bool, name: string, source: string}
  * @phpstan-type RoleRow array{word: string, role: string, process: string, strained: bool, source: string}
- * @phpstan-type FeelRow array{below: float, feel: string, word: string, sign: string, density: float, made: string}
+ * @phpstan-type FeelRow array{below: float, feel: string, word: string, sign: string, density: float, made: string, middle?: float}
  * @phpstan-type WantedRow array{shapes: list<string>, textures: list<string>, process: string, driest: string, aim: string, wettest: string, why: string, source: string}
  * @phpstan-type HeatRow array{class: string, process: string, of: string, shapes: list<string>, textures: list<string>, by: string, size: ?float, does: string, minutesLow: ?float, minutesHigh: ?float, celsius: ?float, celsiusLow: ?float, celsiusHigh: ?float, sign: string, turn: string, source: string}
  * @phpstan-type LossRow array{class: string, textures: list<string>, how: string, low: float, best: float, high: float, meaning: string, source: string}
- * @phpstan-type CoreRow array{group: string, word: string, celsius: float, what: string, source: string}
+ * @phpstan-type CoreRow array{group: string, word: string, celsius: float, holdMinutes: float, what: string, source: string}
  * @phpstan-type ConditionRow array{condition: string, vet: bool, label: string, message: string, advice: string, source: string}
  * @phpstan-type MedicineRow array{medicine: string, label: string, message: string, advice: string, source: string}
  * @phpstan-type EnergyConstant array{key: string, low: float, value: float, high: float, unit: string, meaning: string, source: string}
@@ -55,6 +55,10 @@ use MildBowl\Core\Build\Tables;
  *     labelFriends: list<array{head: string, word: string, means: string}>,
  *     gasMarks: list<array{mark: string, celsius: float, source: string}>,
  *     cores: list<CoreRow>,
+ *     work: array<string, array{job: string, minutesLow: float, minutes: float, minutesHigh: float, per: string, hands: bool, meaning: string, source: string}>,
+ *     workNotes: list<array{note: string, as: string, kind: string, when: string, text: string, source: string}>,
+ *     workVerbs: array<string, string>,
+ *     workNouns: array<string, true>,
  *     cutters: list<array{shape: string, mm: float, source: string}>,
  *     actives: array<string, array<string, Three>>,
  *     groups: array{labels: array<string, string>, aliases: array<string, string>, closure: array<string, list<string>>},

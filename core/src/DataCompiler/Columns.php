@@ -24,7 +24,7 @@ final class Columns
         'breeds' => 'breed:text / aliases:text?| terrier:flag research:number? fragile:flag note:text? group:group?; kgLow:number kgHigh:number source:source',
         'claims' => 'words:text| / known:text source:source',
         'conditions' => 'condition:condition / vet:flag label:text message:text? advice:text? source:source',
-        'cores' => 'group:group word:core-word? / celsius:number what:text source:source',
+        'cores' => 'group:group word:core-word? / celsius:number holdMinutes:number what:text source:source',
         'cross' => 'allergy:group group:group / level:level unless:text?| message:text advice:text',
         'cutters' => 'shape:shape mm:number / source:source',
         'densities' => 'ingredient:food-or-group form:form? / low:number best:number high:number source:source',
@@ -37,7 +37,7 @@ final class Columns
         'entries' => 'id:id / name:text groups:group; like:food?',
         'exceptions' => 'ingredient:food check:check / reason:text',
         'exclusions' => 'condition:condition groups:group; / unless:text?| message:text advice:text source:source',
-        'feels' => 'below:number / feel:text word:text sign:text density:number made:made',
+        'feels' => 'below:number / feel:text word:text sign:text density:number made:made middle:number',
         'findings' => 'code:id about:about when:when-dog?; / level:any-level trigger:text? message:text advice:text figure:text? source:source',
         'form-words' => 'form:form / words:text|',
         'forms' => 'ingredient:food form:form / becomes:food',
@@ -69,11 +69,14 @@ final class Columns
         'traits' => 'trait:id / meaning:text',
         'units' => 'unit:id / kind:unit-kind us:number metric:number imperial:number australian:number names:text| source:source',
         'uptake' => 'ingredient:food / uptake:number kind:uptake-kind class:dough-parameter source:source',
+        'work' => 'job:work-job / minutesLow:number minutes:number minutesHigh:number per:work-per? hands:flag meaning:text source:source',
+        'work-notes' => 'note:id / as:note-as kind:work-kind when:note-when text:text source:source',
+        'work-verbs' => 'word:text / kind:work-kind noun:flag',
         'wanted-feels' => 'shapes:shape?| textures:texture?| process:process? / driest:text aim:text wettest:text why:text? source:source',
     ];
 
     /** Files whose first column must name every word of its list. */
-    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters', 'drying', 'states'];
+    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters', 'drying', 'states', 'work'];
 
     private const MOST_TOLD = 20;
 

@@ -84,6 +84,21 @@ final class Vocabulary
         'bake', 'dry', 'chill', 'freeze', 'fry', 'simmer', 'roast', 'heat in short bursts', 'turn over and dry', 'leave in the turned-off oven',
     ];
 
+    /** What hands and waiting are needed for. */
+    public const WORK_JOBS = [
+        'weigh', 'prepare', 'swell', 'bloom', 'mix', 'rest', 'chill', 'warm', 'roll', 'cut', 'ball', 'drop', 'fill', 'spread', 'slice', 'lay', 'preheat', 'reheat', 'embers', 'pan', 'look', 'turn', 'stir',
+        'core', 'heat-through', 'strain', 'drain', 'cool-thin', 'cool-thick', 'cool-cake', 'cool-liquid', 'set', 'bag',
+    ];
+
+    /** Kinds of step of a plan of work, as the contract names them. */
+    public const WORK_KINDS = ['prepare', 'soak', 'mix', 'rest', 'chill', 'shape', 'preheat', 'heat', 'look', 'turn', 'stir', 'core', 'cool', 'set', 'freeze', 'dry', 'bag'];
+
+    /** What sets a tip or a caution of a step off. */
+    public const NOTE_WHEN = [
+        'raw-flesh', 'raw-egg', 'raw-flour', 'core-and-stone', 'fire', 'microwave', 'hob', 'heated', 'egg', 'syrup-by-cup', 'carob', 'loose-puree', 'double-batch', 'small-batch', 'sticky-cut', 'sticky-rolled', 'rolled',
+        'mould', 'large-dough',
+    ];
+
     /** What decides between classes of heat besides shape and texture. */
     public const HEAT_OF = ['meat', 'thick-meat', 'flesh', 'egg', 'seeds', 'risen', 'filled'];
 
@@ -174,6 +189,11 @@ final class Vocabulary
             'confidence' => ['A', 'B', 'C'],
             'nutrient' => Composition::COLUMNS,
             'core-word' => ['minced'],
+            'work-job' => self::WORK_JOBS,
+            'work-per' => ['line', 'piece', 'sheet'],
+            'work-kind' => self::WORK_KINDS,
+            'note-as' => ['tip', 'hazard'],
+            'note-when' => self::NOTE_WHEN,
             'derived-by' => ['water', 'yield', 'like', 'sugar', 'as'],
             default => null,
         };

@@ -11,6 +11,7 @@ use MildBowl\Core\Baking\Parts\Parts;
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\TreatBudget;
+use MildBowl\Core\Kitchen\Learned;
 use MildBowl\Core\Kitchen\Policy;
 
 /** One dough divided: what the whole cut makes of it, or its portions and the rest. */
@@ -27,10 +28,10 @@ final readonly class Lots
      * @param  list<AskedPortion>  $portions
      * @param  list<Dog>  $dogs
      */
-    public static function of(Parts $parts, Cut $cut, Texture $texture, Measured $measured, array $portions, array $dogs, Policy $policy): self
+    public static function of(Parts $parts, Cut $cut, Texture $texture, Measured $measured, array $portions, array $dogs, Policy $policy, Learned $learned = new Learned): self
     {
         if ($portions === []) {
-            return new self([new Lot(null, $dogs, 1.0, $cut, $parts->body->textureAt($texture), Batch::of($parts, 1.0, $cut, $texture, $measured))]);
+            return new self([new Lot(null, $dogs, 1.0, $cut, $parts->body->textureAt($texture), Batch::of($parts, 1.0, $cut, $texture, $measured, $learned))]);
         }
         $needs = $others = [];
         foreach ($dogs as $dog) {
@@ -55,11 +56,11 @@ final readonly class Lots
             $share = $portion->share ?? ($open > 0 ? $left * self::need($needs, $portion->dogs) / $open : 0.0);
             $taken += $share;
             [$own, $baked] = [$portion->cut ?? $cut, $portion->texture ?? $texture];
-            $lots[] = new Lot($portion->name, $portion->dogs, $share, $own, $parts->body->textureAt($baked), Batch::of($parts, $share, $own, $baked, $portion->measured), $portion->id);
+            $lots[] = new Lot($portion->name, $portion->dogs, $share, $own, $parts->body->textureAt($baked), Batch::of($parts, $share, $own, $baked, $portion->measured, $learned), $portion->id);
         }
         $rest = 1.0 - $taken;
         if ($rest > self::NEXT_TO_NOTHING || $others !== []) {
-            $lots[] = new Lot(null, $others, max(0.0, $rest), $cut, $parts->body->textureAt($texture), Batch::of($parts, max(0.0, $rest), $cut, $texture, $measured));
+            $lots[] = new Lot(null, $others, max(0.0, $rest), $cut, $parts->body->textureAt($texture), Batch::of($parts, max(0.0, $rest), $cut, $texture, $measured, $learned));
         }
 
         return new self($lots);

@@ -10,6 +10,7 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Lots;
 use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Kitchen\Learned;
 use MildBowl\Core\Screening\Circumstances;
 use MildBowl\Core\Screening\DogFindings;
 use MildBowl\Core\Screening\Finding;
@@ -26,6 +27,8 @@ final readonly class Judgement
 
     /** g of left-over dough that nobody scrapes together. */
     private const CRUMBS = 1.0;
+
+    private const LEARNED_OF = [Learned::MINUTES => 'time in the heat', Learned::MASS => 'mass after the heat', Learned::COUNT => 'pieces out of one dough', Learned::WETNESS => 'wetness of the dough'];
 
     /**
      * @param  list<list<Finding>>  $lineFindings
@@ -53,9 +56,8 @@ final readonly class Judgement
     public static function on(Question $question): self
     {
         $kitchen = $question->kitchen;
-        $recipe = $kitchen->reader->read($question->text, $question->steps);
-        $bowl = Bowl::of($recipe, $kitchen, $question->parts);
-        $lots = Lots::of($bowl->parts, $question->cut(), $question->texture(), $question->measured, $question->portions, $question->dogs, $kitchen->policy);
+        $bowl = $question->bowl();
+        $lots = Lots::of($bowl->parts, $question->cut(), $question->texture(), $question->measured, $question->portions, $question->dogs, $kitchen->policy, $kitchen->learned);
         self::refuseTooMuchAPiece($question, $bowl, $lots);
         $screened = Screened::of($bowl, $lots, $kitchen, $question->labels, $question->confirmed);
 
@@ -163,10 +165,26 @@ final readonly class Judgement
         ];
         foreach ($lots->all as $lot) {
             $oddity = $lot->cut->oddity();
+            array_push($assumptions, ...self::learned($question, $lot));
             array_push($assumptions, ...$oddity === null ? [] : [new Assumption('cut-odd', $oddity)], ...self::leftOver($lot));
         }
         if ($bowl->recipe->otherAnimals !== []) {
             $assumptions[] = new Assumption('dogs-only', 'Judged for dogs only, not for: '.implode(', ', $bowl->recipe->otherAnimals).'.');
+        }
+
+        return $assumptions;
+    }
+
+    /** @return list<Assumption> what the kitchen learned, and what is reckoned with it here */
+    private static function learned(Question $question, Lot $lot): array
+    {
+        $assumptions = [];
+        foreach ($question->kitchen->learned->of($lot->texture->id) as $of => $factor) {
+            if ($of === Learned::WETNESS && $lot->texture->id !== $question->texture()->id) {
+                // the dough is one, whatever its lots are baked to
+                continue;
+            }
+            $assumptions[] = new Assumption('learned', "As your kitchen learned of {$lot->texture->name} treats: ".Learned::inWords($of, $factor).' ('.self::LEARNED_OF[$of].').');
         }
 
         return $assumptions;

@@ -27,6 +27,7 @@ final readonly class Kitchen
         public array $swaps,
         public ?Tray $tray,
         public ?Oven $oven,
+        public Learned $learned = new Learned,
     ) {}
 
     /** One without anything of its own. */
@@ -48,7 +49,7 @@ final readonly class Kitchen
         $catalogue = $this->catalogue->with($foods, $names);
 
         return $catalogue === $this->catalogue ? $this
-            : new self($catalogue, new RecipeReader($catalogue), $this->policy, $this->prices, $this->swaps, $this->tray, $this->oven);
+            : new self($catalogue, new RecipeReader($catalogue), $this->policy, $this->prices, $this->swaps, $this->tray, $this->oven, $this->learned);
     }
 
     /**
@@ -57,9 +58,9 @@ final readonly class Kitchen
      * @param  list<OwnSwap>  $swaps
      * @param  ?Oven  $oven  null where nobody said what oven there is
      */
-    public function furnished(Policy $policy, ?Prices $prices = null, array $swaps = [], ?Tray $tray = null, ?Oven $oven = null): self
+    public function furnished(Policy $policy, ?Prices $prices = null, array $swaps = [], ?Tray $tray = null, ?Oven $oven = null, Learned $learned = new Learned): self
     {
-        return new self($this->catalogue, $this->reader, $policy, $prices, $swaps, $tray, $oven);
+        return new self($this->catalogue, $this->reader, $policy, $prices, $swaps, $tray, $oven, $learned);
     }
 
     public function weigher(): Weigher

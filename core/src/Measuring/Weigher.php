@@ -30,10 +30,16 @@ final readonly class Weigher
 
     public function __construct(public string $units) {}
 
-    /**
-     * Grams of a line's own food; null when the line gives no amount that can be weighed.
-     */
+    /** Grams of a line's own food that went in; null when the line gives no amount that can be weighed, and nobody weighed it. */
     public function weigh(ReadLine $line): ?Range
+    {
+        $written = $this->written($line);
+
+        return $line->made === null ? $written : $line->made->of($written);
+    }
+
+    /** Grams of a line's own food as it is written; null when it gives no amount that can be weighed. */
+    public function written(ReadLine $line): ?Range
     {
         $ingredient = $line->food;
         $grams = null;
@@ -80,7 +86,7 @@ final readonly class Weigher
     /** Whether the line gives no amount and needs none ("to taste", "for dusting", water). */
     public function isDefault(ReadLine $line): bool
     {
-        return $line->amounts === [] && ($line->purpose !== null || in_array($line->food?->id, ['water', 'ice'], true));
+        return $line->amounts === [] && $line->made?->grams === null && ($line->purpose !== null || in_array($line->food?->id, ['water', 'ice'], true));
     }
 
     /** The same grams in the kitchen's own cups and spoons; null for what is counted, comes out of a shell, or has no density. */

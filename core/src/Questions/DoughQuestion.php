@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MildBowl\Core\Questions;
 
 use MildBowl\Core\Baking\Binding;
-use MildBowl\Core\Baking\Bowl;
 use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Baking\Feel;
 use MildBowl\Core\Baking\FreeWater;
@@ -47,8 +46,9 @@ final readonly class DoughQuestion
     public function answer(): DoughAnswer
     {
         $kitchen = $this->question->kitchen;
-        $recipe = $kitchen->reader->read($this->question->text, '');
-        $body = Bowl::of($recipe, $kitchen, $this->question->parts)->parts->body;
+        $bowl = $this->question->bowl();
+        $recipe = $bowl->recipe;
+        $body = $bowl->parts->body;
         $dough = $body->kept;
         $texture = $body->textureAt($this->question->texture());
         $wanted = Wanted::for($this->question->cut(), $texture, $body->processAt($this->question->texture()));
@@ -62,6 +62,8 @@ final readonly class DoughQuestion
         if ($uptake <= 0.0) {
             return new DoughAnswer(null, null, null, null, null, 'There is no flour in it yet that would take water up.', $balance);
         }
+        // as wet as such doughs turn out here
+        $uptake /= $dough->wetter;
         $computed = $sums[Sums::FREE] / $uptake;
         // the hand knows better than the sum
         $now = $this->felt === null ? $computed : self::middle($this->felt, $computed);

@@ -54,7 +54,7 @@ final readonly class ScaleQuestion
 
     private function scaled(Judgement $judgement, float $factor): Scaled
     {
-        return new Scaled($this->question->text, $judgement->bowl->recipe, $factor, $this->question->kitchen);
+        return Scaled::by($factor, $this->question->text, $judgement->bowl->recipe, $this->question->kitchen);
     }
 
     /**

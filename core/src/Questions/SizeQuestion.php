@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Questions;
 
-use MildBowl\Core\Baking\Bowl;
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Cutter;
 use MildBowl\Core\Baking\SheetPlan;
@@ -33,7 +32,7 @@ final readonly class SizeQuestion
     public function answer(): SizeAnswer
     {
         // what was said of the parts must fit the recipe, whatever the cut
-        Bowl::of($this->question->kitchen->reader->read($this->question->text, $this->question->steps), $this->question->kitchen, $this->question->parts);
+        $this->question->bowl();
         $judgement = Judgement::on($this->question->withCut(Cut::assumed()));
         foreach ($this->wishes as $wish) {
             $open = $judgement->whyNotCleared($wish->dog);

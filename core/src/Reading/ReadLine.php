@@ -27,6 +27,8 @@ final readonly class ReadLine
      * @param  list<array{from: int, length: int, role: string}>  $words  which bytes of the cleaned text became what
      * @param  array<string, Said>  $saidOfOthers  of alternatives, by food
      * @param  bool  $isHeading  whether it is a heading that names a food no line holds
+     * @param  ?Used  $made  what of it really went in; null: all that is written
+     * @param  bool  $isAdded  whether it stands nowhere and was added while it was made
      */
     public function __construct(
         public string $text,
@@ -49,6 +51,8 @@ final readonly class ReadLine
         private Said $said,
         private array $saidOfOthers,
         public bool $isHeading = false,
+        public ?Used $made = null,
+        public bool $isAdded = false,
     ) {
         $foods = $food === null ? [] : [$food->id => $food];
         foreach ($others as $one) {
@@ -62,9 +66,27 @@ final readonly class ReadLine
 
     public function asHeading(): self
     {
+        return $this->but(isHeading: true);
+    }
+
+    /** The same line where only so much of it went in. An amount that was weighed is no odd one any more. */
+    public function asMade(Used $made): self
+    {
+        return $this->but(made: $made);
+    }
+
+    /** The same line where it was written nowhere. */
+    public function asAdded(): self
+    {
+        return $this->but(isAdded: true);
+    }
+
+    private function but(bool $isHeading = false, ?Used $made = null, bool $isAdded = false): self
+    {
         return new self(
-            $this->text, $this->place, $this->section, $this->amounts, $this->food, $this->others, $this->alternatives, $this->forms, $this->condition, $this->unread, $this->odd,
-            $this->unsettled, $this->keys, $this->purpose, $this->lookAlikes, $this->words, $this->clean, $this->said, $this->saidOfOthers, true,
+            $this->text, $this->place, $this->section, $this->amounts, $this->food, $this->others, $this->alternatives, $this->forms, $this->condition, $this->unread,
+            $made?->grams === null ? $this->odd : [], $this->unsettled, $this->keys, $this->purpose, $this->lookAlikes, $this->words, $this->clean, $this->said, $this->saidOfOthers,
+            $isHeading, $made, $isAdded,
         );
     }
 

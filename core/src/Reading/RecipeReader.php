@@ -28,7 +28,8 @@ final class RecipeReader
         $this->lines = new LineReader($catalogue);
     }
 
-    public function read(string $text, string $steps): ReadRecipe
+    /** @throws MadeRefused when what was made does not fit what is written */
+    public function read(string $text, string $steps, AsMade $made = new AsMade): ReadRecipe
     {
         $lines = $read = $headings = [];
         $section = null;
@@ -67,12 +68,33 @@ final class RecipeReader
                 $read[] = ReadStep::read($plain, $this->catalogue, $place);
             }
         }
+        [$lines, $leftOut] = $made->of($lines);
+        $added = array_merge([], ...array_map($this->added(...), $made->added));
         foreach ($headings as [$name, $place]) {
-            array_push($lines, ...$this->namedOnlyIn($name, $place, $lines));
+            array_push($lines, ...$this->namedOnlyIn($name, $place, [...$lines, ...$added]));
         }
         usort($lines, static fn (ReadLine $one, ReadLine $two): int => [$one->place->row, $one->place->from] <=> [$two->place->row, $two->place->from]);
+        $said = [$text, $steps, ...array_map(static fn (Addition $one): string => $one->text, $made->added)];
 
-        return new ReadRecipe($lines, $read, self::otherAnimals($text."\n".$steps));
+        return new ReadRecipe([...$lines, ...$added], $read, self::otherAnimals(implode("\n", $said)), $leftOut);
+    }
+
+    /**
+     * Reads as the same words on a row of the list; what would be no line there is one all the same: nothing that went in is passed over.
+     *
+     * @return non-empty-list<ReadLine>
+     */
+    private function added(Addition $one): array
+    {
+        $text = trim((string) preg_replace('/\s*\R\s*/u', ', ', trim($one->text)));
+        [$plain] = self::plain($text, 0, Place::TEXT);
+        $lines = [];
+        foreach (self::sentences($plain) as [$sentence]) {
+            array_push($lines, ...$this->sentence($sentence, Place::nowhere(), 0, $one->section)[0]);
+        }
+        $lines = $lines === [] ? [$this->lines->ofWords($this->lines->words($plain), Place::nowhere(), $one->section)] : $lines;
+
+        return array_map(static fn (ReadLine $line): ReadLine => $line->asAdded(), $lines);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Sizes;
 
+use MildBowl\Core\Baking\Parts\Heading;
 use MildBowl\Core\Data\Unit;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Measuring\KitchenMeasure;
@@ -17,7 +18,7 @@ use MildBowl\Core\Reading\RecipeReader;
 use MildBowl\Core\Values\Figure;
 
 /**
- * A recipe with every amount multiplied, in amounts a kitchen can measure: eighths of a cup, quarters of a spoon, whole grams.
+ * A recipe with every amount multiplied, or with the amounts that really went in, in amounts a kitchen can measure: eighths of a cup, quarters of a spoon, whole grams.
  * Each line is read back, so that what is written weighs what is meant.
  */
 final class Scaled
@@ -54,29 +55,102 @@ final class Scaled
 
     private readonly LineWriter $writer;
 
-    public function __construct(string $text, ReadRecipe $recipe, private readonly float $factor, Kitchen $kitchen)
+    /** Of the line that is being written: what its written amount is multiplied with. */
+    private float $factor = 1.0;
+
+    /** @param  ?float  $all  what every amount is multiplied with; null: each as it was made */
+    private function __construct(string $text, ReadRecipe $recipe, private readonly ?float $all, Kitchen $kitchen)
     {
         $this->reader = $kitchen->reader->lines;
         $this->weigher = $kitchen->weigher();
         $this->writer = $kitchen->writer(...$recipe->lines);
         $rows = RecipeReader::rows($text);
         $byRow = [];
-        foreach ($recipe->lines as $line) {
+        foreach (array_filter($recipe->lines, static fn (ReadLine $line): bool => ! $line->isAdded) as $line) {
             $byRow[$line->place->row][] = $line;
         }
         foreach ($byRow as $row => $lines) {
-            $written = [];
-            foreach ($lines as $line) {
-                $to = $this->line($line);
-                $written[] = $to;
+            if ($all !== null || array_filter($lines, static fn (ReadLine $line): bool => $line->made !== null) !== []) {
+                $rows[$row] = implode("\n", array_map($this->line(...), $lines));
             }
-            $rows[$row] = implode("\n", $written);
         }
-        $this->text = implode("\n", $rows);
+        $this->text = implode("\n", $all === null ? self::withAdded(self::withoutLeftOut($rows, $recipe), $recipe) : $rows);
+    }
+
+    public static function by(float $factor, string $text, ReadRecipe $recipe, Kitchen $kitchen): self
+    {
+        return new self($text, $recipe, $factor, $kitchen);
+    }
+
+    /** What was made, written out: what was left out is gone, what was added stands under its heading. */
+    public static function asMade(string $text, ReadRecipe $recipe, Kitchen $kitchen): self
+    {
+        return new self($text, $recipe, null, $kitchen);
+    }
+
+    /**
+     * @param  array<int, string>  $rows
+     * @return array<int, string>
+     */
+    private static function withoutLeftOut(array $rows, ReadRecipe $recipe): array
+    {
+        $kept = array_map(static fn (ReadLine $line): int => $line->isAdded ? -1 : $line->place->row, $recipe->lines);
+        foreach ($recipe->leftOut as $line) {
+            if (in_array($line->place->row, $kept, true)) {
+                // a row of several lines was rewritten line by line, unless all that is left of it is as it was written
+                $rows[$line->place->row] = str_replace($line->text, '', $rows[$line->place->row]);
+            } else {
+                unset($rows[$line->place->row]);
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  array<int, string>  $rows  by their number in the text as written
+     * @return list<string>
+     */
+    private static function withAdded(array $rows, ReadRecipe $recipe): array
+    {
+        $last = [];
+        foreach ($recipe->lines as $line) {
+            if (! $line->isAdded) {
+                $last[Heading::key($line->section)] = $line->place->row;
+            }
+        }
+        $behind = $ends = [];
+        foreach (array_filter($recipe->lines, static fn (ReadLine $line): bool => $line->isAdded) as $line) {
+            $key = Heading::key($line->section);
+            if (isset($last[$key])) {
+                $behind[$last[$key]][] = $line->text;
+            } elseif ($line->section === null && $last !== []) {
+                // under no heading is above the first
+                $behind[-1][] = $line->text;
+            } else {
+                $ends[$line->section ?? ''][] = $line->text;
+            }
+        }
+        $written = $behind[-1] ?? [];
+        foreach ($rows as $row => $text) {
+            array_push($written, $text, ...$behind[$row] ?? []);
+        }
+        foreach ($ends as $section => $lines) {
+            array_push($written, ...$section === '' ? [] : [rtrim($section, ': ').':'], ...$lines);
+        }
+
+        return $written;
     }
 
     private function line(ReadLine $line): string
     {
+        if ($this->all === null && $line->made === null) {
+            return $line->text;
+        }
+        if ($line->made?->grams !== null) {
+            return $this->onTheScale($line, $line->made->grams);
+        }
+        $this->factor = $this->all ?? $line->made->share ?? 1.0;
         if ($line->amounts === []) {
             if ($line->food === null || ! $this->weigher->isDefault($line)) {
                 $this->lines[] = new ScaledLine($line->text, $line->text, 'Without an amount: left as it is.');
@@ -84,11 +158,12 @@ final class Scaled
 
             return $line->text;
         }
-        $grams = $this->weigher->weigh($line);
+        $grams = $this->weigher->written($line);
         if ($line->food === null || $grams === null) {
             $this->lines[] = new ScaledLine($line->text, $line->text, 'Not understood: left as it is. Scale it yourself.');
 
-            return $line->text;
+            // what nobody understands is never scaled, but so much of it really went in
+            return $this->all === null && $line->food === null ? $this->inPlace($line, 0.0) ?? $line->text : $line->text;
         }
         $wanted = $grams->best * $this->factor;
         foreach ([$this->inPlace($line, $grams->best), $this->weighed($line, $wanted), $this->writer->write($line->food->id, $wanted, $line), self::number($wanted).' g '.$this->writer->name($line->food->id)] as $to) {
@@ -99,6 +174,19 @@ final class Scaled
             }
         }
         $this->lines[] = new ScaledLine($line->text, $line->text, 'Could not be rewritten: take '.Figure::of($wanted).' g.');
+
+        return $line->text;
+    }
+
+    /** As the scale showed it, whatever was written. */
+    private function onTheScale(ReadLine $line, float $grams): string
+    {
+        $candidates = [$line->amounts === [] ? self::number($grams).' g '.$line->clean : $this->weighed($line, $grams), $line->food === null ? null : self::number($grams).' g '.$this->writer->name($line->food->id)];
+        foreach ($candidates as $to) {
+            if ($to !== null && $this->weighs($to, $line, $grams)) {
+                return $to;
+            }
+        }
 
         return $line->text;
     }

@@ -22,6 +22,7 @@ final class Layers
             'Keeping',
             'Raid',
             'Judging',
+            'Making',
             'Swaps',
             'Sizes',
             'Hearing',

@@ -51,7 +51,7 @@ it('exits with 1 for a refusal and 2 for wrong usage', function (string $input, 
     expect(console($input, ...$arguments)[0])->toBe($exit);
 })->with([
     ['{}', ['formulate'], 1],
-    [GOOD, ['bake'], 2],
+    [GOOD, ['brew'], 2],
     [GOOD, [], 2],
     [GOOD, ['formulate', '--fast'], 2],
     [GOOD, ['formulate', '/no/such/file'], 2],

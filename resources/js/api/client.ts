@@ -12,6 +12,9 @@ import type {
     AskedWeek,
 } from './asked'
 import type {
+    Batch,
+    BatchEntry,
+    BatchSlip,
     Changes,
     Choices,
     ConfirmationRecord,
@@ -22,10 +25,12 @@ import type {
     LabelShelf,
     Offer,
     OpenKitchen,
+    OvenLesson,
     Problem,
     RaidAnswer,
     ReadAnswer,
     DoughAnswer,
+    DoughRequest,
     GiveAwayAnswer,
     OccasionAnswer,
     ProfileAnswer,
@@ -60,6 +65,25 @@ function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSign
     return send<T>(method, path, body, { signal })
 }
 
+/** So far may a device and its kitchen differ before the kitchen's time is taken: its answers tell it to the second. */
+const CLOCKS_AGREE_MS = 2_500
+
+let behind = 0
+
+function heard(date: string | null): void {
+    const told = date === null ? NaN : Date.parse(date)
+    if (Number.isNaN(told)) return
+    const off = told + 500 - Date.now()
+    // an answer tells the second only: what is right within that stays as it is, or moments would jump to and fro
+    if (Math.abs(off) <= CLOCKS_AGREE_MS) behind = 0
+    else if (Math.abs(off - behind) > CLOCKS_AGREE_MS) behind = off
+}
+
+/** The kitchen's time: that of this device, set right where it was told otherwise. Timers are moments in it. */
+export function kitchenTime(): number {
+    return Date.now() + behind
+}
+
 /** @throws KitchenProblem with what the kitchen said, or that it does not answer */
 export async function send<T>(
     method: string,
@@ -82,6 +106,7 @@ export async function send<T>(
         if (signal?.aborted) throw error
         throw new KitchenProblem(UNREACHABLE)
     }
+    heard(response.headers.get('Date'))
     if (response.status === 204) return undefined as T
     const text = await response.text()
     let json: unknown = null
@@ -114,6 +139,18 @@ export type KitchenFields = Partial<
             traysAtOnce: number
         }
 >
+
+/** A sheet that is to be made, as the kitchen begins a batch of it. */
+export interface BegunBatch {
+    asked: AskedRecipe
+    title: string
+    /** a moment in UTC */
+    at: string
+    /** a minute of the kitchen's own clock */
+    startAt: string
+    by: string
+    oven?: string
+}
 
 export interface NameFields {
     words: string
@@ -152,5 +189,15 @@ export const api = {
     profile: (question: AskedProfile, signal?: AbortSignal) => ask<ProfileAnswer>('POST', 'ask/profile', question, signal),
     rules: () => ask<RuleBook>('GET', 'rules'),
     search: (words: string) => ask<Offer[]>('GET', `search?${new URLSearchParams({ words }).toString()}`),
+    batch: (id: string) => ask<Batch>('GET', `batches/${id}`),
+    batchEntries: (id: string) => ask<BatchEntry[]>('GET', `batches/${id}/entries`),
+    batchFigures: (id: string) => ask<FormulateAnswer>('GET', `batches/${id}/figures`),
+    /** with what was made written out as a recipe */
+    batchWrittenOut: (id: string) => ask<FormulateAnswer>('GET', `batches/${id}/figures?explain=1`),
+    batchesOf: (recipe: string) => ask<BatchSlip[]>('GET', `batches?${new URLSearchParams({ recipe }).toString()}`),
+    beginBatch: (begun: BegunBatch, key: string) => send<Batch>('POST', 'batches', begun, { headers: { 'Idempotency-Key': key } }),
+    /** of a question as it was, whatever the kitchen keeps by now */
+    coreDough: (question: Omit<DoughRequest, 'version'> & { version: 1 }) => ask<DoughAnswer>('POST', 'dough', question),
+    lessons: () => ask<OvenLesson[]>('GET', 'lessons'),
     formulate: (question: AskedRecipe, signal?: AbortSignal) => ask<FormulateAnswer>('POST', 'ask/formulate', question, signal),
 }

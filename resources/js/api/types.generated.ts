@@ -1,5 +1,15 @@
 // Generated from schemas/ by ops/generate-types.mjs. Do not edit.
 
+export type MadeEntry = Addition | UsedShare | UsedGrams
+/**
+ * the line's span, where its row holds several
+ *
+ * @minItems 2
+ * @maxItems 2
+ */
+
+export type MadeSpan = number[]
+
 export type Cut =
     | {
           shape: 'round'
@@ -93,6 +103,12 @@ export interface FormulateRequest {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -155,6 +171,12 @@ export interface FormulateRequest {
      * @maxItems 500
      */
     swaps?: OwnSwap[] | null
+    /**
+     * what this kitchen accepted from learn
+     *
+     * @maxItems 100
+     */
+    learned?: LearnedFactor[] | null
 }
 
 export interface AskedPart {
@@ -178,6 +200,35 @@ export interface AskedPart {
      */
     gramsPerPiece?: number | null
     texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+}
+
+export interface Addition {
+    /**
+     * added, as a line would say it
+     */
+    text: string
+    section?: string | null
+}
+
+export interface UsedShare {
+    /**
+     * of the text as sent
+     */
+    row: number
+    span?: MadeSpan | null
+    /**
+     * of what is written
+     */
+    share: number
+}
+
+export interface UsedGrams {
+    row: number
+    span?: MadeSpan | null
+    /**
+     * as weighed; 0: left out
+     */
+    grams: number
 }
 /**
  * A dog at the table. What is left out is unknown and taken at the end that protects the dog.
@@ -406,6 +457,15 @@ export interface OwnSwap {
     note?: string | null
 }
 
+export interface LearnedFactor {
+    of: 'minutes' | 'mass' | 'count' | 'wetness'
+    /**
+     * the texture it is baked to
+     */
+    class: string
+    factor: number
+}
+
 export interface FormulateAnswer {
     version: 1
     dataVersion: string
@@ -521,19 +581,27 @@ export interface AnswerLine {
     /**
      * row of the text as sent, from 0
      */
-    row: number
-    in: 'text' | 'steps'
+    row: number | null
+    in: 'text' | 'steps' | null
     /**
      * first code point of the row, and the one after the last
      *
      * @minItems 2
      * @maxItems 2
      */
-    span: number[]
+    span: number[] | null
     labels?: {
         id: string
         name: string
     }[]
+    /**
+     * grams that really went in; only where asMade was asked. grams stay what is written, kcal are of what was made
+     */
+    madeGrams?: Range | null
+    /**
+     * it stands nowhere and was added while it was made
+     */
+    added?: true
 }
 /**
  * Known within bounds: low ≤ best ≤ high.
@@ -709,6 +777,10 @@ export interface AnyCut {
 
 export interface AnswerExplain {
     doubts: Doubt[]
+    /**
+     * the recipe as it was made, written out; only where asMade was asked
+     */
+    writtenOut?: string
 }
 
 export interface Doubt {
@@ -879,6 +951,170 @@ export type Cut1 =
           count: number
       }
 
+export type Cut2 =
+    | {
+          shape: 'round'
+          diameterMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'square'
+          sideMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'rectangle'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'bone'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'heart'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'star'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'area'
+          areaMm2: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'strip'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'log'
+          diameterMm: number
+          sliceMm: number
+      }
+    | {
+          shape: 'ball'
+          diameterMm: number
+      }
+    | {
+          shape: 'scoop'
+          ml: number
+      }
+    | {
+          shape: 'mould'
+          cavityMl: number
+          cavities: number
+      }
+    | {
+          shape: 'grid'
+          sheetWidthMm: number
+          sheetLengthMm: number
+          depthMm: number
+          columns: number
+          rows: number
+      }
+    | {
+          shape: 'slices'
+          count: number
+      }
+    | {
+          shape: 'pieces'
+          count: number
+      }
+
+export type Cut3 =
+    | {
+          shape: 'round'
+          diameterMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'square'
+          sideMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'rectangle'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'bone'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'heart'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'star'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'area'
+          areaMm2: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'strip'
+          widthMm: number
+          lengthMm: number
+          thicknessMm: number
+      }
+    | {
+          shape: 'log'
+          diameterMm: number
+          sliceMm: number
+      }
+    | {
+          shape: 'ball'
+          diameterMm: number
+      }
+    | {
+          shape: 'scoop'
+          ml: number
+      }
+    | {
+          shape: 'mould'
+          cavityMl: number
+          cavities: number
+      }
+    | {
+          shape: 'grid'
+          sheetWidthMm: number
+          sheetLengthMm: number
+          depthMm: number
+          columns: number
+          rows: number
+      }
+    | {
+          shape: 'slices'
+          count: number
+      }
+    | {
+          shape: 'pieces'
+          count: number
+      }
+
+export type MadeEntry1 = Addition1 | UsedShare1 | UsedGrams1
+
 export interface OpenKitchen {
     kitchen: Kitchen
     dogs: Dog[]
@@ -900,6 +1136,8 @@ export interface OpenKitchen {
     trashed?: Trashed[]
     photo?: KeptPhoto
     profiles?: ProfileInShort[]
+    batch?: Batch
+    lesson?: OvenLesson[]
 }
 
 export interface Kitchen {
@@ -1274,6 +1512,83 @@ export interface ChangedKinds {
     prices?: KeptPrice[]
     weighings?: Weighing[]
     confirmations?: ConfirmationRecord[]
+    batches?: BatchSlip[]
+    accepted?: AcceptedFactor[]
+}
+/**
+ * a batch in short
+ */
+
+export interface BatchSlip {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    recipeId: string | null
+    title: string
+    oven: string
+    /**
+     * a moment in UTC with milliseconds
+     */
+    begunAt: string
+    begunBy: string
+    state: 'making' | 'finished' | 'given-up'
+    finishedAt: string | null
+    steps: number
+    done: number
+    /**
+     * times something went in otherwise than written
+     */
+    made: number
+    count: number | null
+    bakedGrams: number | null
+    wastePieces: number
+    wasteGrams: number
+    felt: string | null
+    wetness: number | null
+    next: string | null
+    photoId: string | null
+    timers: RunningTimer[]
+    lots: LotInShort[]
+}
+
+export interface RunningTimer {
+    id: string
+    name: string
+    lot: string | null
+    /**
+     * a moment in UTC with milliseconds
+     */
+    endsAt: string
+}
+
+export interface LotInShort {
+    lot: string | null
+    class: string
+    plannedMinutes: number | null
+    minutes: number | null
+    computedGrams: number | null
+    bakedGrams: number | null
+    computedCount: number | null
+    count: number | null
+}
+/**
+ * what was learned of one oven and accepted
+ */
+
+export interface AcceptedFactor {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    oven: string
+    class: string
+    of: 'minutes' | 'mass' | 'count' | 'wetness'
+    factor: number
+    says: string
+    by: string
 }
 
 export interface Gone {
@@ -1315,6 +1630,581 @@ export interface BudgetInShort {
     kcal: number
     percent: number
     reason: string
+}
+/**
+ * a batch with what it was begun with, what was planned, and its log
+ */
+
+export interface Batch {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    recipeId: string | null
+    title: string
+    oven: string
+    /**
+     * a moment in UTC with milliseconds
+     */
+    begunAt: string
+    begunBy: string
+    state: 'making' | 'finished' | 'given-up'
+    finishedAt: string | null
+    steps: number
+    done: number
+    /**
+     * times something went in otherwise than written
+     */
+    made: number
+    count: number | null
+    bakedGrams: number | null
+    wastePieces: number
+    wasteGrams: number
+    felt: string | null
+    wetness: number | null
+    next: string | null
+    photoId: string | null
+    timers: RunningTimer1[]
+    lots: LotInShort1[]
+    dataVersion: string
+    question: FormulateRequest
+    answer: FormulateAnswer
+    plan: BakeAnswer
+    entries: BatchEntry[]
+    corrected: CorrectedMethod | null
+}
+
+export interface RunningTimer1 {
+    id: string
+    name: string
+    lot: string | null
+    /**
+     * a moment in UTC with milliseconds
+     */
+    endsAt: string
+}
+
+export interface LotInShort1 {
+    lot: string | null
+    class: string
+    plannedMinutes: number | null
+    minutes: number | null
+    computedGrams: number | null
+    bakedGrams: number | null
+    computedCount: number | null
+    count: number | null
+}
+
+export interface AskedPart1 {
+    /**
+     * the heading its lines stand under; null: the lines under none
+     */
+    section?: string | null
+    role?: 'body' | 'filling' | 'topping' | 'frosting' | 'coating' | 'liquid' | 'dusting' | null
+    process?: 'oven' | 'hob' | 'griddle' | 'microwave' | 'dried' | 'frozen' | 'set' | 'none' | null
+    /**
+     * whether it is there when the body is heated
+     */
+    joins?: 'before' | 'after' | null
+    keeps?: {
+        grams?: number | null
+        strained?: boolean | null
+        drained?: boolean | null
+    } | null
+    /**
+     * null: shared evenly over the pieces
+     */
+    gramsPerPiece?: number | null
+    texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+}
+
+export interface OwnFood1 {
+    name: string
+    /**
+     * @maxItems 20
+     */
+    names?: string[] | null
+    /**
+     * @maxItems 30
+     */
+    groups?: string[] | null
+    per100g?: {
+        kcal?: number | null
+        proteinG?: number | null
+        fatG?: number | null
+        carbohydrateG?: number | null
+        fibreG?: number | null
+        sugarsG?: number | null
+        sodiumMg?: number | null
+        calciumMg?: number | null
+        phosphorusMg?: number | null
+        potassiumMg?: number | null
+        copperMg?: number | null
+        vitaminAUg?: number | null
+        vitaminDUg?: number | null
+        magnesiumMg?: number | null
+        zincMg?: number | null
+        ironMg?: number | null
+    } | null
+    gramsPerCup?: number | null
+    gramsEach?: number | null
+    ingredients?: string | null
+}
+
+export interface AskedPortion1 {
+    name?: string | null
+    /**
+     * @maxItems 50
+     */
+    dogs?: string[] | null
+    share?: number | null
+    cut?: Cut3 | null
+    bake?: {
+        texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
+    } | null
+    measured?: {
+        count?: number | null
+        bakedGrams?: number | null
+        wasteGrams?: number | null
+    } | null
+    /**
+     * opaque; told beside the name
+     */
+    id?: string | null
+}
+
+export interface Price1 {
+    ingredient: string
+    grams: number
+    price: number
+}
+
+export interface OwnSwap1 {
+    out: string
+    in: string
+    ratio?: number | null
+    rating?: 'good' | 'bad' | null
+    note?: string | null
+}
+
+export interface Range1 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range2 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range3 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface Range4 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface Finding1 {
+    dog: string | null
+    level: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution'
+    code: string
+    message: string
+    advice: string
+    figure: string | null
+    emergency: boolean
+    source: string
+    confirmed?: true
+    dogId?: string
+}
+
+export interface Finding2 {
+    dog: string | null
+    level: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution'
+    code: string
+    message: string
+    advice: string
+    figure: string | null
+    emergency: boolean
+    source: string
+    confirmed?: true
+    dogId?: string
+}
+
+export interface Range5 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range6 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range7 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range8 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range9 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range10 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range11 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range12 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface Range13 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range14 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range15 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range16 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface Range17 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface Range18 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range19 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range20 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface AnyCut1 {
+    shape: string
+    [k: string]: number | string
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range21 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range22 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range23 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range24 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface BakeAnswer {
+    version: 1
+    steps: WorkStep[]
+    handsOnMinutes: number
+    elapsedMinutes: number
+    readyAt: string | null
+    warnings: string[]
+}
+
+export interface WorkStep {
+    id: string
+    part: string | null
+    /**
+     * null where there is one lot only
+     */
+    lot: string | null
+    kind:
+        | 'prepare'
+        | 'soak'
+        | 'mix'
+        | 'rest'
+        | 'chill'
+        | 'shape'
+        | 'preheat'
+        | 'heat'
+        | 'look'
+        | 'turn'
+        | 'stir'
+        | 'core'
+        | 'cool'
+        | 'set'
+        | 'freeze'
+        | 'dry'
+        | 'bag'
+    text: string
+    /**
+     * steps before it; of a look, a turn and a stir the heat it happens in
+     */
+    needs: string[]
+    minutes: Range25
+    startsAfterMinutes: number
+    hands: 'on' | 'off'
+    oven: OvenHeat | null
+    core: CoreTarget | null
+    hazard: string | null
+    tip: string | null
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range25 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface OvenHeat {
+    celsius: number
+    fahrenheit: number
+    fanCelsius: number
+    gas: string | null
+}
+
+export interface CoreTarget {
+    celsius: number
+    holdMinutes: number
+}
+/**
+ * an entry of the log of a batch: never changed, corrected by a later one
+ */
+
+export interface BatchEntry {
+    id: string
+    /**
+     * a moment in UTC with milliseconds
+     */
+    at: string
+    by: string
+    kind:
+        | 'begun'
+        | 'done'
+        | 'skipped'
+        | 'timer'
+        | 'more'
+        | 'stopped'
+        | 'made'
+        | 'felt'
+        | 'tasted'
+        | 'core'
+        | 'count'
+        | 'weight'
+        | 'waste'
+        | 'mould'
+        | 'note'
+        | 'photo'
+        | 'bag'
+        | 'finished'
+        | 'given-up'
+        | 'undone'
+    said?: EntrySaid
+    corrects?: string | null
+}
+/**
+ * what is said of each kind
+ */
+
+export interface EntrySaid {
+    step?: string
+    timer?: string
+    name?: string
+    seconds?: number
+    lot?: string
+    entry?: MadeEntry1
+    says?: string
+    feel?: string
+    dog?: string
+    what?: string
+    took?: boolean
+    ofBatch?: boolean
+    grams?: number
+    pieces?: number
+    celsius?: number
+    percent?: number
+    why?: string
+    about?: 'oven' | 'dough' | 'next' | 'other'
+    text?: string
+    photo?: string
+    place?: 'jar' | 'fridge' | 'freezer'
+    bags?: number
+}
+
+export interface Addition1 {
+    /**
+     * added, as a line would say it
+     */
+    text: string
+    section?: string | null
+}
+
+export interface UsedShare1 {
+    /**
+     * of the text as sent
+     */
+    row: number
+    span?: number[] | null
+    /**
+     * of what is written
+     */
+    share: number
+}
+
+export interface UsedGrams1 {
+    row: number
+    span?: number[] | null
+    /**
+     * as weighed; 0: left out
+     */
+    grams: number
+}
+/**
+ * the method with the minutes it really took in the heat
+ */
+
+export interface CorrectedMethod {
+    minutes: number
+    steps: string
+}
+/**
+ * what the finished batches say of one oven
+ */
+
+export interface OvenLesson {
+    oven: string
+    batches: string[]
+    class: string
+    of: 'minutes' | 'mass' | 'count' | 'wetness'
+    /**
+     * the middle of the newest five at most; null under two
+     */
+    factor: number | null
+    /**
+     * bakes that were used
+     */
+    from: number
+    low: number
+    high: number
+    says: string
 }
 
 export interface Choices {
@@ -1706,21 +2596,6 @@ export interface RaidDose {
  * Known within bounds: low ≤ best ≤ high.
  */
 
-export interface Range1 {
-    low: number
-    best: number
-    high: number
-}
-/**
- * Known within bounds: low ≤ best ≤ high.
- */
-
-export interface Range2 {
-    low: number
-    best: number
-    high: number
-}
-
 export interface RuleBook {
     version: string
     rules: Rule[]
@@ -1763,6 +2638,12 @@ export interface RescueRequest {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -1828,6 +2709,12 @@ export interface RescueRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * what this kitchen accepted from learn
+     *
+     * @maxItems 100
+     */
+    learned?: LearnedFactor[] | null
     /**
      * @maxItems 1000
      */
@@ -1910,6 +2797,12 @@ export interface SwapsRequest {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -1976,6 +2869,12 @@ export interface SwapsRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * what this kitchen accepted from learn
+     *
+     * @maxItems 100
+     */
+    learned?: LearnedFactor[] | null
     /**
      * @maxItems 1000
      */
@@ -2051,6 +2950,12 @@ export interface DoughRequest {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -2103,6 +3008,12 @@ export interface DoughRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * what this kitchen accepted from learn
+     *
+     * @maxItems 100
+     */
+    learned?: LearnedFactor[] | null
     /**
      * @maxItems 1000
      */
@@ -2160,6 +3071,12 @@ export interface SizeRequest {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     bake?: {
         texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none' | null
@@ -2209,6 +3126,12 @@ export interface SizeRequest {
     pantry?: OwnFood[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * what this kitchen accepted from learn
+     *
+     * @maxItems 100
+     */
+    learned?: LearnedFactor[] | null
     cut?: OpenCut | null
     /**
      * @minItems 1
@@ -2307,11 +3230,6 @@ export interface SolvedSize1 {
     dogIds?: (string | null)[]
 }
 
-export interface AnyCut1 {
-    shape: string
-    [k: string]: number | string
-}
-
 export interface SheetPlan1 {
     perSheet: number
     sheets: number
@@ -2336,6 +3254,12 @@ export interface ScaleRequest {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -2390,6 +3314,12 @@ export interface ScaleRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * what this kitchen accepted from learn
+     *
+     * @maxItems 100
+     */
+    learned?: LearnedFactor[] | null
     by: ScaleBy
     /**
      * @maxItems 1000
@@ -2446,6 +3376,12 @@ export interface OccasionRequest {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -2500,6 +3436,12 @@ export interface OccasionRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * what this kitchen accepted from learn
+     *
+     * @maxItems 100
+     */
+    learned?: LearnedFactor[] | null
     /**
      * one dog with its pieces, or all dogs of a party; a dog of a party without pieces gets one, or what it may have of it
      */
@@ -2613,6 +3555,12 @@ export interface AskedTreat {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -2707,6 +3655,12 @@ export interface GiveAwayRequest {
          * @maxItems 20
          */
         parts?: AskedPart[] | null
+        /**
+         * what was really done, in order; of one line the later word counts; a line that is not named was used in full
+         *
+         * @maxItems 200
+         */
+        asMade?: MadeEntry[] | null
     }
     cut?: Cut | null
     bake?: {
@@ -2761,6 +3715,12 @@ export interface GiveAwayRequest {
     portions?: AskedPortion[] | null
     tray?: Tray | null
     oven?: Oven | null
+    /**
+     * what this kitchen accepted from learn
+     *
+     * @maxItems 100
+     */
+    learned?: LearnedFactor[] | null
     /**
      * @maxItems 1000
      */
@@ -2868,4 +3828,42 @@ export interface Growth {
         kcal: number
     }[]
     source: string
+}
+
+export interface BakeRequest {
+    version: 1
+    question: FormulateRequest
+    /**
+     * a minute of the kitchen's own clock
+     */
+    startAt?: string | null
+    /**
+     * that can be hot at one time; one where nobody said
+     */
+    ovens?: number | null
+    /**
+     * that go into one oven at one time; as the question's tray says, else one
+     */
+    trays?: number | null
+}
+
+export interface LearnAnswer {
+    version: 1
+    learned: Lesson[]
+}
+
+export interface Lesson {
+    class: string
+    of: 'minutes' | 'mass' | 'count' | 'wetness'
+    /**
+     * the middle of the newest five at most; null under two
+     */
+    factor: number | null
+    /**
+     * bakes that were used
+     */
+    from: number
+    low: number
+    high: number
+    says: string
 }

@@ -41,6 +41,7 @@ const CutChooser = defineAsyncComponent(() => import('./CutChooser.vue'))
 const ClipDialog = defineAsyncComponent(() => import('../clipping/ClipDialog.vue'))
 const CompositionPanel = defineAsyncComponent(() => import('./CompositionPanel.vue'))
 const RescuePanel = defineAsyncComponent(() => import('../swaps/RescuePanel.vue'))
+const BakeIt = defineAsyncComponent(() => import('../making/BakeIt.vue'))
 const BeginPart = defineAsyncComponent(() => import('./BeginPart.vue'))
 const rescuing = ref(false)
 const showsMade = ref(false)
@@ -302,6 +303,7 @@ useEventListener(document, 'keydown', (event) => {
                             />
                         </ul>
                         <p v-if="answer.batch.leftGrams >= 1" class="hint">{{ grams(answer.batch.leftGrams) }} of dough fill no whole piece.</p>
+                        <BakeIt />
                         <FeelStrip :batch="answer.batch" />
                         <PartyPlan v-if="answer.rations.length > 1" />
                     </template>

@@ -26,6 +26,8 @@ const KINDS: Record<string, string> = {
     prices: 'price',
     weighings: 'weight',
     confirmations: 'confirmation',
+    batches: 'batch',
+    accepted: 'lesson of the oven',
 }
 
 async function look(): Promise<void> {

@@ -13,6 +13,8 @@ import {
 } from '../api/client'
 import { Outbox } from '../api/outbox'
 import type {
+    AcceptedFactor,
+    BatchSlip,
     Changes,
     Choices,
     ConfirmationRecord,
@@ -77,6 +79,11 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             over: (price) => ({ price }),
             called: (one) => `the price of ${nameOf(one.price?.ingredient ?? one.ingredient ?? '')}`,
         }),
+        batches: useCollection<BatchSlip>(outbox, 'batches', {
+            inOrder: (one, two) => (one.begunAt < two.begunAt ? 1 : -1),
+            called: (one) => one.title ?? 'a batch',
+        }),
+        accepted: useCollection<AcceptedFactor>(outbox, 'accepted', { called: (one) => one.says ?? 'a lesson' }),
         words: useCollection<ConfirmationRecord, ConfirmationFields>(outbox, 'confirmations', {
             over: (fields) => ({
                 saidAt: '',
@@ -112,7 +119,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         [
             dogs,
             () => JSON.stringify(kitchen.value),
-            ...(['products', 'names', 'foods', 'swaps', 'prices', 'words'] as const).map((kind) => () => all[kind].items),
+            ...(['products', 'names', 'foods', 'swaps', 'prices', 'words', 'accepted'] as const).map((kind) => () => all[kind].items),
         ],
         () => {
             version.value++
@@ -174,6 +181,8 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             choices.value = markRaw(chosen)
             trouble.value = null
             all.recipes.lay(await api.shelf())
+            void all.batches.load().catch(() => undefined)
+            void all.accepted.load().catch(() => undefined)
             // words to offer can come when they come
             vocabulary.value ??= await api.vocabulary().catch(() => null)
         } catch (error) {
@@ -188,7 +197,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         const newest = houseRules?.[0]
         if (newest !== undefined && newest.version > (known.value?.version ?? 0)) known.value = newest
         const gone = (kind: string): string[] => changes.gone.filter((one) => one.kind === kind).map((one) => one.id)
-        for (const kind of ['dogs', 'recipes', 'products', 'names', 'foods', 'swaps', 'prices'] as const)
+        for (const kind of ['dogs', 'recipes', 'products', 'names', 'foods', 'swaps', 'prices', 'batches', 'accepted'] as const)
             (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
         all.words.took(
             (confirmations ?? []).filter(lasts),

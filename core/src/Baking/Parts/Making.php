@@ -17,13 +17,14 @@ final class Making
     /**
      * @param  list<Weighed>  $weighed
      * @param  list<Planned>  $planned  none of which goes into itself
+     * @param  float  $wetter  as the kitchen learned of its doughs
      */
-    public function __construct(private readonly ReadRecipe $recipe, private readonly array $weighed, private readonly array $planned) {}
+    public function __construct(private readonly ReadRecipe $recipe, private readonly array $weighed, private readonly array $planned, private readonly float $wetter = 1.0) {}
 
     public function part(Planned $plan): Part
     {
         return $this->made[Heading::key($plan->sections[0])] ??= new Part(
-            $plan->sections, $plan->role, $plan->process, $plan->joins, $plan->keeps, $plan->gramsPerPiece, $plan->texture, $plan->guessed, new Dough($this->mixed($plan)), $plan->into,
+            $plan->sections, $plan->role, $plan->process, $plan->joins, $plan->keeps, $plan->gramsPerPiece, $plan->texture, $plan->guessed, new Dough($this->mixed($plan), $plan->role === Role::Body ? $this->wetter : 1.0), $plan->into,
         );
     }
 

@@ -49,7 +49,7 @@ final readonly class Part
     ) {
         $left = $this->strainedAndDrained();
         // a body is cut before it is dried, so its dough keeps its water
-        $this->kept = $keeps->grams === null || $role === Role::Body ? $left : new Dough(CookedDown::of($left, $keeps->grams));
+        $this->kept = $keeps->grams === null || $role === Role::Body ? $left : new Dough(CookedDown::of($left, $keeps->grams), $left->wetter);
         $this->keptGrams = match (true) {
             $keeps->grams !== null => Range::exact($keeps->grams),
             $process?->dries() === true && $texture !== null => $texture->bakedGrams($this->kept->grams, $this->kept->solids),
@@ -70,7 +70,7 @@ final readonly class Part
         }
         $weighed = $this->keeps->strained ? Strained::of($this->dough->weighed) : $this->dough->weighed;
 
-        return new Dough($this->keeps->drained ? Drained::of($weighed) : $weighed);
+        return new Dough($this->keeps->drained ? Drained::of($weighed) : $weighed, $this->dough->wetter);
     }
 
     public function isBody(): bool

@@ -53,7 +53,7 @@ final readonly class Parts
             return new self([self::only($sections, $whole)], []);
         }
         $planned = Plan::of($recipe, $sections, $weighed, $asked);
-        $made = new Making($recipe, $weighed, $planned);
+        $made = new Making($recipe, $weighed, $planned, $whole->wetter);
         $parts = array_map($made->part(...), $planned);
         $parts = $parts === [] ? [self::only($sections, $whole)] : $parts;
         self::refuse($planned, $parts);

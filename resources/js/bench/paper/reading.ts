@@ -158,8 +158,18 @@ function markWhole(marks: Marked[], rows: Rows, step: Step): void {
     if (worst !== undefined) add(marks, rows, step, step.span, worst.finding.level)
 }
 
-function add(marks: Marked[], rows: Rows, { row, in: part }: { row: number; in: 'text' | 'steps' }, span: number[], level: Marked['level']): void {
-    const stretch = rows.stretch({ row, in: part, span })
+/** What was added while it was made stands nowhere on the sheet. */
+interface Standing {
+    row: number | null
+    in: 'text' | 'steps' | null
+}
+
+function stretchOf(rows: Rows, { row, in: part }: Standing, span: number[] | null): Stretch | null {
+    return row === null || part === null || span === null ? null : rows.stretch({ row, in: part, span })
+}
+
+function add(marks: Marked[], rows: Rows, place: Standing, span: number[] | null, level: Marked['level']): void {
+    const stretch = stretchOf(rows, place, span)
     if (stretch !== null && stretch.from < stretch.to) marks.push({ ...stretch, level })
 }
 
@@ -182,7 +192,7 @@ export function worstOf(row: RowReading): Finding['level'] | null {
 
 function unsureIn(document: string, rows: Rows, line: AnswerLine, begin: number): UnsureNumber[] {
     return (line.explain?.unsure ?? []).flatMap(({ span, question, instead }) => {
-        const stretch = rows.stretch({ row: line.row, in: line.in, span })
+        const stretch = stretchOf(rows, line, span)
 
         return stretch === null
             ? []

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, kitchenTime } from '../api/client'
+import { useQuestion } from '../bench/useQuestion'
+import { useSheet } from '../bench/useSheet'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import FoldPart from '../ui/FoldPart.vue'
+import BatchStrip from './BatchStrip.vue'
+import { minuteOf } from './clockwork'
+import { dayOfBatch } from './slips'
+import { usePerson } from './usePerson'
+
+/** Begins a batch of what stands on the sheet: one tap, and one more where a dog at the table is not cleared. */
+const kitchen = useKitchen()
+const router = useRouter()
+const { sheet } = useSheet()
+const { answer, freshness, question } = useQuestion()
+const person = usePerson()
+const isSure = ref(false)
+const isOn = ref(false)
+const trouble = ref<string | null>(null)
+/** one tap is one batch, however often it has to be sent */
+let key = crypto.randomUUID()
+
+/** the batches of this recipe, the newest first, and what was to be done differently */
+const batches = computed(() =>
+    sheet.value.recipeId === null ? [] : kitchen.all.batches.items.filter((one) => one.recipeId === sheet.value.recipeId),
+)
+const next = computed(() => batches.value.find((one) => one.next !== null) ?? null)
+const ovens = computed(() => [...new Set(kitchen.all.batches.items.map((one) => one.oven))])
+const oven = ref<string | null>(null)
+const uncleared = computed(() => answer.value?.verdict.dogs.filter((dog) => !dog.cleared).map((dog) => dog.name) ?? [])
+const isStopped = computed(() => answer.value !== null && !answer.value.verdict.cleared)
+
+async function begin(): Promise<void> {
+    const asked = question()
+    if (asked === null || isOn.value) return
+    if (isStopped.value && !isSure.value) {
+        isSure.value = true
+        return
+    }
+    isOn.value = true
+    trouble.value = null
+    const now = kitchenTime()
+    const { recipeId, title } = sheet.value
+    try {
+        const batch = await api.beginBatch(
+            {
+                asked: { ...asked, recipe: { ...asked.recipe, ...(recipeId === null ? {} : { id: recipeId }) }, explain: false },
+                title: title.trim() === '' ? 'A batch without a name' : title,
+                at: new Date(now).toISOString(),
+                startAt: minuteOf(now, kitchen.kitchen?.timezone),
+                by: person.name.value,
+                ...(oven.value === null || oven.value.trim() === '' ? {} : { oven: oven.value.trim() }),
+            },
+            key,
+        )
+        key = crypto.randomUUID()
+        isSure.value = false
+        await router.push(`/oven/${batch.id}`)
+    } catch (error) {
+        trouble.value = wordsOf(error)
+    }
+    isOn.value = false
+}
+</script>
+
+<template>
+    <div class="bake-it">
+        <v-btn
+            class="bake-it__go"
+            color="primary"
+            variant="flat"
+            :height="56"
+            :disabled="freshness !== 'fresh' || isOn || answer === null || answer.lines.length === 0"
+            @click="begin"
+            >{{ isSure ? 'Bake it all the same' : 'Bake it' }}</v-btn
+        >
+        <p v-if="next !== null" class="bake-it__next">
+            <strong>Next time,</strong> you wrote on {{ dayOfBatch(next, kitchen.kitchen) }}: {{ next.next }}
+        </p>
+        <p v-if="isSure && isStopped" class="bake-it__sure" role="alert">
+            {{ uncleared.length === 0 ? 'This sheet is not cleared' : `Not cleared for ${uncleared.join(', ')}` }}: bake it only for dogs that may
+            have it.
+            <v-btn @click="isSure = false">Not yet</v-btn>
+        </p>
+        <p v-if="trouble !== null" class="problem" role="alert">{{ trouble }}</p>
+        <FoldPart v-if="batches.length > 0" :title="`Batches of it (${batches.length})`"><BatchStrip :batches="batches" /></FoldPart>
+        <v-combobox v-model="oven" label="In which oven" :items="ovens" :placeholder="ovens[0] ?? 'the oven'" :maxlength="60" clearable />
+    </div>
+</template>
