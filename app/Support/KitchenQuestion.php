@@ -115,11 +115,23 @@ final class KitchenQuestion
         return $whole;
     }
 
-    /** A question that holds a whole question about a recipe. */
+    /**
+     * A question that holds a whole question about a recipe; `inOven` names the oven, whose own lessons it is reckoned with.
+     *
+     * @throws RequestRefused
+     */
     private function withWork(stdClass $whole, string $question): stdClass
     {
         $whole->question = $whole->question instanceof stdClass ? clone $whole->question : throw RequestRefused::missing('/question', 'The question: a whole formulate request,');
         $whole->question->version ??= 1;
+        $oven = $whole->inOven ?? null;
+        if ($oven !== null && ! is_string($oven)) {
+            throw RequestRefused::outOfRange('/inOven', 'The oven is named in words.');
+        }
+        unset($whole->inOven);
+        if (is_string($oven)) {
+            $whole->question->learned ??= $this->parts->learned($oven);
+        }
         $this->withRecipe($whole->question, $question);
 
         return $whole;

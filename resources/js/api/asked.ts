@@ -1,5 +1,6 @@
 import type {
     AskedTreat,
+    BakeRequest,
     Cut,
     DoughRequest,
     FormulateRequest,
@@ -48,6 +49,11 @@ export type AskedRescue = AskedRecipe & Pick<RescueRequest, 'goals'>
 export type AskedSwaps = AskedRecipe & Pick<SwapsRequest, 'line' | 'jobs'>
 export type AskedDough = AskedRecipe & Pick<DoughRequest, 'feels' | 'wants'>
 export type AskedScale = AskedRecipe & Pick<ScaleRequest, 'by'>
+export type AskedBake = Omit<BakeRequest, 'version' | 'question'> & {
+    question: AskedRecipe
+    /** the oven by its name, whose own lessons it is reckoned with */
+    inOven?: string
+}
 export type AskedOccasion = AskedRecipe & Pick<OccasionRequest, 'occasion'>
 export type AskedSize = Omit<AskedRecipe, 'cut' | 'portions'> & Pick<SizeRequest, 'cut' | 'wishes' | 'days'>
 export type AskedTreatOfKitchen = Omit<AskedRecipe, 'dogs' | 'explain'> & Pick<AskedTreat, 'share'> & { name?: string }

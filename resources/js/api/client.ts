@@ -1,4 +1,5 @@
 import type {
+    AskedBake,
     AskedDough,
     AskedLabel,
     AskedOccasion,
@@ -12,6 +13,7 @@ import type {
     AskedWeek,
 } from './asked'
 import type {
+    BakeAnswer,
     Batch,
     BatchEntry,
     BatchSlip,
@@ -150,6 +152,8 @@ export interface BegunBatch {
     startAt: string
     by: string
     oven?: string
+    /** that are hot at once */
+    ovens?: number
 }
 
 export interface NameFields {
@@ -180,6 +184,7 @@ export const api = {
     raid: (question: AskedRaid) => ask<RaidAnswer>('POST', 'ask/raid', question),
     rescue: (question: AskedRescue) => ask<RescueAnswer>('POST', 'ask/rescue', question),
     swaps: (question: AskedSwaps) => ask<SwapsAnswer>('POST', 'ask/swaps', question),
+    bake: (question: AskedBake, signal?: AbortSignal) => ask<BakeAnswer>('POST', 'ask/bake', question, signal),
     dough: (question: AskedDough, signal?: AbortSignal) => ask<DoughAnswer>('POST', 'ask/dough', question, signal),
     size: (question: AskedSize, signal?: AbortSignal) => ask<SizeAnswer>('POST', 'ask/size', question, signal),
     scale: (question: AskedScale, signal?: AbortSignal) => ask<ScaleAnswer>('POST', 'ask/scale', question, signal),

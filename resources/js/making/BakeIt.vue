@@ -6,8 +6,10 @@ import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import FoldPart from '../ui/FoldPart.vue'
+import SwitchRow from '../ui/SwitchRow.vue'
 import BatchStrip from './BatchStrip.vue'
 import { minuteOf } from './clockwork'
+import ReadyWhen from './ReadyWhen.vue'
 import { dayOfBatch } from './slips'
 import { usePerson } from './usePerson'
 
@@ -30,6 +32,14 @@ const batches = computed(() =>
 const next = computed(() => batches.value.find((one) => one.next !== null) ?? null)
 const ovens = computed(() => [...new Set(kitchen.all.batches.items.map((one) => one.oven))])
 const oven = ref<string | null>(null)
+/** that are hot at once: what both did together is told of neither */
+const atOnce = ref(1)
+const BOTH = 'two ovens at once'
+const named = computed(() => {
+    const name = oven.value?.trim() ?? ''
+
+    return name !== '' ? name : atOnce.value > 1 ? BOTH : null
+})
 const uncleared = computed(() => answer.value?.verdict.dogs.filter((dog) => !dog.cleared).map((dog) => dog.name) ?? [])
 const isStopped = computed(() => answer.value !== null && !answer.value.verdict.cleared)
 
@@ -52,7 +62,8 @@ async function begin(): Promise<void> {
                 at: new Date(now).toISOString(),
                 startAt: minuteOf(now, kitchen.kitchen?.timezone),
                 by: person.name.value,
-                ...(oven.value === null || oven.value.trim() === '' ? {} : { oven: oven.value.trim() }),
+                ...(named.value === null ? {} : { oven: named.value }),
+                ovens: atOnce.value,
             },
             key,
         )
@@ -87,6 +98,18 @@ async function begin(): Promise<void> {
         </p>
         <p v-if="trouble !== null" class="problem" role="alert">{{ trouble }}</p>
         <FoldPart v-if="batches.length > 0" :title="`Batches of it (${batches.length})`"><BatchStrip :batches="batches" /></FoldPart>
-        <v-combobox v-model="oven" label="In which oven" :items="ovens" :placeholder="ovens[0] ?? 'the oven'" :maxlength="60" clearable />
+        <FoldPart title="The oven, and when it is ready">
+            <v-combobox v-model="oven" label="In which oven" :items="ovens" :placeholder="named ?? 'the oven'" :maxlength="60" clearable />
+            <SwitchRow
+                v-model="atOnce"
+                label="How many ovens"
+                shows
+                :items="[
+                    { value: 1, title: 'one' },
+                    { value: 2, title: 'two at once' },
+                ]"
+            />
+            <ReadyWhen :oven="named" :ovens="atOnce" />
+        </FoldPart>
     </div>
 </template>

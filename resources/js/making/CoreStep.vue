@@ -2,13 +2,18 @@
 import { computed, onScopeDispose, ref } from 'vue'
 import type { CoreTarget, WorkStep } from '../api/types.generated'
 import NumberField from '../ui/NumberField.vue'
-import { StandInProbe } from './probe'
+import { heatOf } from './log'
 import type { BatchOnPage } from './useBatch'
+import { useProbe } from './useDevices'
 
 /** The core of the thickest piece: read off a probe, or typed; the step ends when it is reached, and not before. */
 const props = defineProps<{ core: CoreTarget; step: WorkStep; page: BatchOnPage }>()
+/** °C of an oven that warms a piece as a boil on the hob does */
+const HOB_C = 150
 const emit = defineEmits<{ reached: [] }>()
 
+const probeFor = useProbe()
+const said = ref<string | null>(null)
 const shown = ref<number | null>(null)
 const hint = ref<string | null>(null)
 let stop: (() => void) | null = null
@@ -18,12 +23,14 @@ const share = computed(() => Math.min(1, Math.max(0, (shown.value ?? 0) / props.
 function follow(): void {
     const { question, answer } = props.page.batch.value ?? {}
     const cut = question?.cut as Record<string, number> | undefined
-    const probe = new StandInProbe({
+    const steps = props.page.batch.value?.plan.steps ?? []
+    const probe = probeFor({
         grams: answer?.piece.doughGrams.best ?? 20,
         thicknessMm: cut?.['thicknessMm'] ?? cut?.['diameterMm'] ?? 20,
-        ovenCelsius: 175,
+        ovenCelsius: heatOf(props.step, steps)?.oven?.celsius ?? HOB_C,
     })
     isOn.value = true
+    said.value = probe.isStandIn ? 'stand-in probe: none is connected; this one ships with Mild Bowl, to be tried' : probe.name
     stop = probe.follow((celsius) => {
         shown.value = celsius
         if (celsius !== null && celsius >= props.core.celsius) {
@@ -45,8 +52,8 @@ async function take(celsius: number): Promise<void> {
 <template>
     <div class="core" role="group" aria-label="Core temperature">
         <p v-if="isOn" class="core__shown" role="status">
-            <strong>{{ shown?.toFixed(0) ?? '–' }} °C</strong>
-            <small>stand-in probe: none is connected; this one ships with Mild Bowl, to be tried</small>
+            <strong>{{ shown === null ? 'says nothing' : `${shown.toFixed(0)} °C` }}</strong>
+            <small>{{ said }}</small>
             <span class="core__bar" aria-hidden="true"><span :style="{ width: `${100 * share}%` }" /></span>
         </p>
         <NumberField label="What the probe shows" unit="°C" :value="null" @meant="(value) => value !== null && take(value)" />

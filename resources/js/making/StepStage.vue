@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, onScopeDispose, ref, watch } from 'vue'
 import type { WorkStep } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 import { runsByItself } from './log'
@@ -80,7 +80,25 @@ watch(
     { immediate: true },
 )
 
+/** A hand that taps twice means once: what comes next under it is not done yet. */
+const TWICE_MS = 350
+const settles = ref(false)
+let until: ReturnType<typeof setTimeout> | undefined
+watch(
+    () => [props.step.id, begins.value],
+    () => {
+        settles.value = true
+        clearTimeout(until)
+        until = setTimeout(() => {
+            settles.value = false
+        }, TWICE_MS)
+    },
+    { flush: 'sync' },
+)
+onScopeDispose(() => clearTimeout(until))
+
 function act(): void {
+    if (settles.value) return
     if (begins.value) emit('begin')
     else emit('done')
 }
@@ -104,7 +122,9 @@ function act(): void {
         <p v-if="step.tip !== null" class="stage__tip">{{ step.tip }}</p>
         <slot />
         <p class="stage__acts">
-            <v-btn ref="main" class="stage__main" color="primary" variant="flat" :height="76" @click="act">{{ words }}</v-btn>
+            <v-btn ref="main" class="stage__main" color="primary" variant="flat" :height="76" :aria-disabled="settles" @click="act">{{
+                words
+            }}</v-btn>
             <v-btn
                 v-if="rings && (step.kind === 'look' || step.kind === 'heat' || step.kind === 'dry')"
                 class="stage__more"

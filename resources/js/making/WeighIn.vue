@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onScopeDispose, ref } from 'vue'
 import NumberField from '../ui/NumberField.vue'
-import { useScale } from './useScale'
+import { useScale } from './useDevices'
 
 /** What lies on the scale, for the line that waits for it. */
 defineProps<{ of: string }>()

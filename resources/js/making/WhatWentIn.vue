@@ -73,8 +73,11 @@ function place(line: { row: number; span: number[] }): { row: number; span?: num
     return written.value.filter((one) => one.row === line.row).length > 1 ? { row: line.row, span: line.span } : { row: line.row }
 }
 
+/** The line closes with the tap, so that the next tap opens it again however soon it comes; a refusal leaves it open. */
 async function use(line: { row: number; span: number[] }, entry: { share: number } | { grams: number }, says: string): Promise<void> {
-    if (await props.page.tell('made', { entry: { ...place(line), ...entry } as MadeEntry, says })) opened.value = null
+    const of = opened.value
+    opened.value = null
+    if (!(await props.page.tell('made', { entry: { ...place(line), ...entry } as MadeEntry, says }))) opened.value ??= of
 }
 
 function add(text: string): void {

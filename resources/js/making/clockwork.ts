@@ -33,3 +33,8 @@ export function minuteOf(at: number, timezone: string | undefined): string {
 
     return `${part['year'] ?? ''}-${part['month'] ?? ''}-${part['day'] ?? ''}T${part['hour'] ?? ''}:${part['minute'] ?? ''}`
 }
+
+/** A minute of the kitchen's own clock, so many minutes later (or earlier). */
+export function minuteAfter(minute: string, minutes: number): string {
+    return new Date(Date.parse(`${minute}:00Z`) + 60_000 * minutes).toISOString().slice(0, 16)
+}

@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import { api } from '../api/client'
 import type { FormulateAnswer, Recipe } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import BatchStrip from '../making/BatchStrip.vue'
 import { figure, grams } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 import { useUnits } from '../ui/useUnits'
@@ -50,6 +51,9 @@ watch(
 const isCups = computed(() => kitchen.kitchen?.amountsAs === 'cups')
 const cleared = computed(() => (answer.value?.verdict.dogs ?? []).filter((dog) => dog.cleared).map((dog) => dog.name))
 const poison = computed(() => (answer.value?.lines ?? []).some((line) => line.findings.some((one) => one.level === 'never')))
+
+/** baked so far, the newest first: seen here, and not printed */
+const batches = computed(() => kitchen.all.batches.items.filter((one) => one.recipeId === id.value))
 
 function print(): void {
     window.print()
@@ -98,6 +102,10 @@ function print(): void {
                 <p>{{ cleared.length === 0 ? 'Cleared for none of the dogs at the table today.' : `Cleared today for ${cleared.join(', ')}.` }}</p>
             </template>
             <p v-if="recipe.notes !== ''" class="recipe-card__notes">{{ recipe.notes }}</p>
+            <section v-if="batches.length > 0" class="recipe-card__batches" aria-label="Batches of it">
+                <h2>Batches of it</h2>
+                <BatchStrip :batches="batches" />
+            </section>
             <p class="hint">{{ kitchen.choices?.standingWords }}</p>
         </template>
     </article>

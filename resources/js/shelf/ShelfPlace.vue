@@ -49,15 +49,30 @@ const children = computed(() => {
 
     return by
 })
+/** A card whose menu is open: nothing moves under the hand that is about to choose. */
+const inHand = ref<string | null>(null)
+let stood: Slip[] = []
 /** The first of each family, favourites before the others; where something is looked for, whatever fits. */
 const shown = computed(() => {
+    if (inHand.value !== null) {
+        const now = new Map(kitchen.recipes.map((one) => [one.id, one]))
+
+        return stood.map((one) => now.get(one.id)).filter((one) => one !== undefined)
+    }
     const fits = finder.value.among(
         isLookedFor.value ? kitchen.recipes : kitchen.recipes.filter((one) => one.parentId === null || !ids.value.has(one.parentId)),
         wanted,
     )
 
-    return [...fits.filter((one) => one.favourite), ...fits.filter((one) => !one.favourite)]
+    stood = [...fits.filter((one) => one.favourite), ...fits.filter((one) => !one.favourite)]
+
+    return stood
 })
+
+function hold(id: string, is: boolean): void {
+    if (is) inHand.value = id
+    else if (inHand.value === id) inHand.value = null
+}
 const unjudged = computed(() => (finder.value.restsOnVerdicts(wanted) ? kitchen.recipes.filter(isUnjudged).length : 0))
 watch(
     unjudged,
@@ -269,6 +284,7 @@ async function keepEdited(fields: RecipeFields): Promise<void> {
                         @tag="wanted.tags = [$event]"
                         @family="opened = opened === slip.id ? null : slip.id"
                         @unjudged="verdicts.want(slip.id)"
+                        @menu="hold(slip.id, $event)"
                     >
                         <FamilyTree v-if="opened === slip.id" :root="slip" :family="familyOf(slip)" @take="take" @act="act" />
                     </SlipCard>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiDotsVertical, mdiStar, mdiStarOutline } from '@mdi/js'
-import { computed, watch } from 'vue'
+import { computed, onBeforeUnmount, watch } from 'vue'
 import type { Slip } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 import { figure } from '../ui/format'
@@ -11,7 +11,7 @@ export type SlipAct = 'compare' | 'again' | 'rename' | 'tags' | 'photograph' | '
 
 /** A recipe as a card: what it is like, whom it is cleared for today, and what can be done with it. */
 const props = defineProps<{ slip: Slip; compared: boolean; versions: number; open: boolean }>()
-const emit = defineEmits<{ take: []; favourite: []; act: [act: SlipAct]; tag: [tag: string]; family: []; unjudged: [] }>()
+const emit = defineEmits<{ take: []; favourite: []; act: [act: SlipAct]; tag: [tag: string]; family: []; unjudged: []; menu: [open: boolean] }>()
 const kitchen = useKitchen()
 
 watch(
@@ -21,6 +21,8 @@ watch(
     },
     { immediate: true },
 )
+
+onBeforeUnmount(() => emit('menu', false))
 
 const texture = computed(() => kitchen.choices?.textures.find((one) => one.id === props.slip.texture)?.name ?? null)
 const like = computed(() => {
@@ -93,7 +95,7 @@ const ACTS: [SlipAct, string][] = [
             <v-btn icon :aria-label="`${slip.title}: favourite`" :aria-pressed="slip.favourite" @click="emit('favourite')"
                 ><v-icon :icon="slip.favourite ? mdiStar : mdiStarOutline" :color="slip.favourite ? 'secondary' : undefined"
             /></v-btn>
-            <v-menu location="bottom end">
+            <v-menu location="bottom end" @update:model-value="emit('menu', $event)">
                 <template #activator="{ props: opens }"
                     ><v-btn v-bind="opens" icon :aria-label="`More for ${slip.title}`"><v-icon :icon="mdiDotsVertical" /></v-btn
                 ></template>
