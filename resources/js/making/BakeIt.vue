@@ -7,6 +7,7 @@ import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import FoldPart from '../ui/FoldPart.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
+import { useSettles } from '../ui/useSettles'
 import BatchStrip from './BatchStrip.vue'
 import { minuteOf } from './clockwork'
 import ReadyWhen from './ReadyWhen.vue'
@@ -21,6 +22,7 @@ const { answer, freshness, question } = useQuestion()
 const person = usePerson()
 const isSure = ref(false)
 const isOn = ref(false)
+const settles = useSettles(isSure)
 const trouble = ref<string | null>(null)
 /** one tap is one batch, however often it has to be sent */
 let key = crypto.randomUUID()
@@ -41,11 +43,17 @@ const named = computed(() => {
     return name !== '' ? name : atOnce.value > 1 ? BOTH : null
 })
 const uncleared = computed(() => answer.value?.verdict.dogs.filter((dog) => !dog.cleared).map((dog) => dog.name) ?? [])
+/** What no dog may have, whoever it is baked for. */
+const poisons = computed(
+    () =>
+        answer.value?.lines.filter((line) => line.findings.some((one) => one.level === 'never' && one.confirmed !== true)).map((line) => line.text) ??
+        [],
+)
 const isStopped = computed(() => answer.value !== null && !answer.value.verdict.cleared)
 
 async function begin(): Promise<void> {
     const asked = question()
-    if (asked === null || isOn.value) return
+    if (asked === null || isOn.value || settles.value) return
     if (isStopped.value && !isSure.value) {
         isSure.value = true
         return
@@ -85,6 +93,7 @@ async function begin(): Promise<void> {
             variant="flat"
             :height="56"
             :disabled="freshness !== 'fresh' || isOn || answer === null || answer.lines.length === 0"
+            :aria-disabled="settles"
             @click="begin"
             >{{ isSure ? 'Bake it all the same' : 'Bake it' }}</v-btn
         >
@@ -92,8 +101,11 @@ async function begin(): Promise<void> {
             <strong>Next time,</strong> you wrote on {{ dayOfBatch(next, kitchen.kitchen) }}: {{ next.next }}
         </p>
         <p v-if="isSure && isStopped" class="bake-it__sure" role="alert">
-            {{ uncleared.length === 0 ? 'This sheet is not cleared' : `Not cleared for ${uncleared.join(', ')}` }}: bake it only for dogs that may
-            have it.
+            <template v-if="poisons.length > 0">{{ poisons.join(', ') }}: no dog may have any of this. Take it out, or bake it for no dog.</template>
+            <template v-else
+                >{{ uncleared.length === 0 ? 'This sheet is not cleared' : `Not cleared for ${uncleared.join(', ')}` }}: bake it only for dogs that
+                may have it.</template
+            >
             <v-btn @click="isSure = false">Not yet</v-btn>
         </p>
         <p v-if="trouble !== null" class="problem" role="alert">{{ trouble }}</p>

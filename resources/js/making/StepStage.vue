@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, nextTick, onScopeDispose, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { WorkStep } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
+import { useSettles } from '../ui/useSettles'
 import { runsByItself } from './log'
 import LotMark from './LotMark.vue'
 import type { LotSign } from './lots'
@@ -80,22 +81,7 @@ watch(
     { immediate: true },
 )
 
-/** A hand that taps twice means once: what comes next under it is not done yet. */
-const TWICE_MS = 350
-const settles = ref(false)
-let until: ReturnType<typeof setTimeout> | undefined
-watch(
-    () => [props.step.id, begins.value],
-    () => {
-        settles.value = true
-        clearTimeout(until)
-        until = setTimeout(() => {
-            settles.value = false
-        }, TWICE_MS)
-    },
-    { flush: 'sync' },
-)
-onScopeDispose(() => clearTimeout(until))
+const settles = useSettles(() => `${props.step.id} ${begins.value}`)
 
 function act(): void {
     if (settles.value) return
