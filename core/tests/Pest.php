@@ -12,6 +12,8 @@ use MildBowl\Core\Values\Range;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
+require_once __DIR__.'/plans.php';
+
 /**
  * The answer to a recipe, with whatever else the request says.
  *

@@ -15,7 +15,7 @@ use MildBowl\Core\Pantry\Ingredient;
 final readonly class Core
 {
     /** @param  list<string>  $foods  names of what it is for */
-    private function __construct(public int $celsius, public array $foods, public string $what, private int $holdMinutes) {}
+    private function __construct(public int $celsius, public array $foods, public string $what, private int $holdMinutes, private bool $isOfFlesh) {}
 
     /**
      * Of all the raw foods in a dough, hottest first.
@@ -24,19 +24,20 @@ final readonly class Core
      */
     public static function of(Dough $dough): array
     {
-        $found = $hold = [];
+        $found = $hold = $flesh = [];
         foreach ($dough->weighed as $one) {
             $row = self::isRaw($one->ingredient) ? self::row($one->ingredient) : null;
             if ($row !== null) {
                 $found[(int) $row['celsius']][$row['what']][] = $one->ingredient->name;
                 $hold[$row['what']] = (int) $row['holdMinutes'];
+                $flesh[$row['what']] = $one->ingredient->inAny(['raw-meat', 'raw-fish']);
             }
         }
         krsort($found);
         $cores = [];
         foreach ($found as $celsius => $whats) {
             foreach ($whats as $what => $foods) {
-                $cores[] = new self($celsius, array_values(array_unique($foods)), (string) $what, $hold[$what] ?? 0);
+                $cores[] = new self($celsius, array_values(array_unique($foods)), (string) $what, $hold[$what] ?? 0, $flesh[$what] ?? true);
             }
         }
 
@@ -47,6 +48,12 @@ final readonly class Core
     public function holdMinutes(): int
     {
         return $this->holdMinutes;
+    }
+
+    /** Whether it is of meat or fish, which no drying makes safe. */
+    public function isOfFlesh(): bool
+    {
+        return $this->isOfFlesh;
     }
 
     /** As the source gives it, to the whole degree. */

@@ -57,6 +57,7 @@ use MildBowl\Core\Build\Tables;
  *     cores: list<CoreRow>,
  *     work: array<string, array{job: string, minutesLow: float, minutes: float, minutesHigh: float, per: string, hands: bool, meaning: string, source: string}>,
  *     workNotes: list<array{note: string, as: string, kind: string, when: string, text: string, source: string}>,
+ *     workPlaces: array<string, string>,
  *     workVerbs: array<string, string>,
  *     workNouns: array<string, true>,
  *     cutters: list<array{shape: string, mm: float, source: string}>,

@@ -61,6 +61,7 @@ final readonly class Compiler
             'cutters' => $this->rows('cutters'),
             'work' => $this->by('work', 'job'),
             'workNotes' => $this->rows('work-notes'),
+            'workPlaces' => array_column($this->rows('work-places'), 'process', 'words'),
             'workVerbs' => array_column($this->rows('work-verbs'), 'kind', 'word'),
             'workNouns' => array_column(array_filter($this->rows('work-verbs'), static fn (array $row): bool => $row['noun'] === true), 'noun', 'word'),
             'actives' => $measures->actives(),

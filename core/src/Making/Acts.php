@@ -19,6 +19,12 @@ final class Acts
 
     private const HALF_WAY = '/\bhalf[\s-]?way\b/iu';
 
+    /** What a verb is told with as one word: "slow cook", "pan-fry". */
+    private const WITH = '(?:(?:slow|pressure|air|pan|stir|deep|shallow|oven|dry)[\s-]+(?=(?:cook|fry|fries|bake|roast|frie)))?';
+
+    /** They are of a thing where no article follows: "warm water", "brown rice". */
+    private const OF_THINGS = ['warm', 'brown', 'stew', 'squash'];
+
     /** What is said in front of where it is put: "into the oven", "pop them in the fridge". */
     private const MOVES = ['in', 'into', 'back', 'put', 'pop', 'stick', 'slide', 'get', 'move', 'place', 'transfer', 'return'];
 
@@ -61,12 +67,13 @@ final class Acts
     private static function verbs(string $sentence, ?Kind $earlier): array
     {
         $verbs = [];
-        foreach (self::openings($sentence) as $at => $word) {
+        foreach (self::openings($sentence) as $at => $words) {
+            $word = (string) preg_replace('/^.*[\s-]/u', '', $words);
             $verb = self::verb($word);
             $rest = mb_strtolower(substr($sentence, $at));
             $before = $verbs === [] ? null : $verbs[count($verbs) - 1];
             // "the egg and oil" is no act, "and oil the tray" is one
-            $isThing = $at > 0 && isset(Compiled::tables()['workNouns'][$verb ?? '']) && preg_match('/^\p{L}+\s+(?:the|a|an|your|each|it|them|all|some|with|into|out|in|on|at|over|from|to|through|[\d½¼]+)\b/u', $rest) !== 1;
+            $isThing = ($at > 0 || in_array($verb, self::OF_THINGS, true)) && isset(Compiled::tables()['workNouns'][$verb ?? '']) && preg_match('/^\p{L}+\s+(?:the|a|an|your|each|it|them|all|some|with|into|out|in|on|at|over|from|to|through|[\d½¼]+)\b/u', $rest) !== 1;
             $kind = $isThing ? null : self::moved($word, $rest) ?? ($verb === null ? null : self::kind($verb, $rest, $before[2] ?? $earlier));
             // "leave to set" is one act
             $isLeftTo = $before !== null && $before[2] === $kind && in_array($before[1], self::LETS, true) && preg_match('/[,;]/', substr($sentence, $before[0], $at - $before[0])) !== 1;
@@ -81,7 +88,7 @@ final class Acts
     /** @return array<int, string> words an act can begin with, by their first byte */
     private static function openings(string $sentence): array
     {
-        preg_match_all('/(?:^|[,;:(]\s*|\b(?:and|then|to|or)\s+)(?:(?:and|then|'.self::ADVERBS.'|'.self::WHEN.')\s+,?\s*)*(\p{L}+)/iu', $sentence, $found, PREG_OFFSET_CAPTURE);
+        preg_match_all('/(?:^|[,;:(]\s*|\b(?:and|then|to|or)\s+)(?:(?:and|then|'.self::ADVERBS.'|'.self::WHEN.')\s+,?\s*)*('.self::WITH.'\p{L}+)/iu', $sentence, $found, PREG_OFFSET_CAPTURE);
         preg_match_all(self::SPOKEN, $sentence, $spoken, PREG_OFFSET_CAPTURE);
         $openings = array_column([...$found[1], ...$spoken[0]], 0, 1);
         ksort($openings);
@@ -110,14 +117,22 @@ final class Acts
             preg_match_all('/[^,;]+/', substr($sentence, $at, $end - $at), $clauses, PREG_OFFSET_CAPTURE);
             foreach ($clauses[0] as $c => [$clause, $from]) {
                 $both = $clause.(isset($clauses[0][$c + 1]) ? ', '.$clauses[0][$c + 1][0] : '');
-                if (($c > 0 || $kind === null) && (self::isHot($clause) && self::isTimed($both) || self::isTimed($clause) && self::isHot($both))) {
-                    $all[] = [$at + $from + strspn($clause, ' '), 'bake', Kind::Heat];
+                $before = $clauses[0][$c - 1][0] ?? '';
+                $isOnPlace = self::isTimed($clause) && (self::placed($before.$clause) !== null || preg_match(Told::BY_SIDES, $clause) === 1);
+                if (($c > 0 || $kind === null) && ($isOnPlace || self::isHot($clause) && self::isTimed($both) || self::isTimed($clause) && self::isHot($both))) {
+                    $all[] = [$at + $from + strspn($clause, ' '), $isOnPlace ? self::placed($before.$clause) ?? 'fry' : 'bake', Kind::Heat];
                     break;
                 }
             }
         }
 
         return $all;
+    }
+
+    /** The verb of what is done there: "onto a hot griddle", "into boiling water". */
+    private static function placed(string $words): ?string
+    {
+        return ['griddle' => 'fry', 'hob' => 'boil', 'microwave' => 'microwave'][Place::named($words) ?? ''] ?? null;
     }
 
     private static function isHot(string $clause): bool
@@ -205,6 +220,10 @@ final class Acts
         $heat = $core = null;
         foreach (Warmth::in($text) as $one) {
             $one->isOfCore ? $core ??= $one : $heat ??= $one;
+        }
+
+        if ($kind === Kind::Heat && $minutes !== null && preg_match(Told::BY_SIDES, $text) === 1) {
+            $minutes = $minutes->times(2.0);
         }
 
         return new Told($kind, $verb, $text, $minutes, $every, $after, preg_match(self::HALF_WAY, $text) === 1, $heat, $core);

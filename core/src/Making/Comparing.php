@@ -7,7 +7,6 @@ namespace MildBowl\Core\Making;
 use MildBowl\Core\Baking\Core;
 use MildBowl\Core\Baking\Heat;
 use MildBowl\Core\Baking\HeatStage;
-use MildBowl\Core\Baking\Parts\Part;
 use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Lots;
 use MildBowl\Core\Kitchen\Oven;
@@ -35,7 +34,7 @@ final class Comparing
     private array $warnings = [];
 
     /** @param  list<Told>  $told  of the body */
-    public function __construct(private readonly Part $body, private readonly array $told, private readonly ?Oven $oven) {}
+    public function __construct(private readonly Heated $heated, private readonly array $told, private readonly ?Oven $oven) {}
 
     /** How a lot is heated: at the dial the kitchen is set to, else at the maker's own heat, else at ours. */
     public function heatOf(Lot $lot): Heat
@@ -45,8 +44,7 @@ final class Comparing
 
     private function heat(Lot $lot): Heat
     {
-        $toGrams = $this->body->keeps->grams;
-        $ours = $lot->batch->heat($this->oven, $toGrams);
+        $ours = $this->heated->heat($lot, $this->oven);
         $first = $ours->stages[0] ?? null;
         foreach ($this->told as $one) {
             if ($one->core !== null) {
@@ -68,13 +66,13 @@ final class Comparing
             return $ours;
         }
 
-        return $lot->batch->heat(new Oven($hers->onTheDial() - ($isFan ? self::FAN : 0.0), $isFan), $toGrams);
+        return $this->heated->heat($lot, new Oven($hers->onTheDial() - ($isFan ? self::FAN : 0.0), $isFan));
     }
 
     /** Whether her minutes go with her heat: who dries at 80 °C takes her time, and means it. */
     private function isLongAndCool(bool $isCooler, HeatStage $ours): bool
     {
-        foreach ($this->told as $one) {
+        foreach ($this->fromTheHeatOn() as $one) {
             if (in_array($one->kind, [Kind::Heat, Kind::Dry], true) && $one->minutes !== null && $one->isOfOven()) {
                 return $isCooler && $one->minutes->best > (1 + self::FAR) * ($ours->minutesLow + $ours->minutesHigh) / 2;
             }
@@ -83,16 +81,28 @@ final class Comparing
         return false;
     }
 
+    /** Her heat: that of the act itself, else what the oven was last set to, else what it is set to later. */
     private function heatTold(): ?Warmth
     {
-        $heat = null;
-        foreach ($this->told as $one) {
-            if ($one->heat !== null && ($one->kind === Kind::Preheat || $one->isOfOven())) {
-                $heat ??= $one->heat;
-            }
+        $itself = $this->fromTheHeatOn()[0] ?? null;
+        if ($itself?->heat !== null && $itself->isOfOven()) {
+            return $itself->heat;
+        }
+        $set = $later = null;
+        foreach ($itself === null ? $this->told : Method::untilTheHeat($this->told, $this->heated->process->id()) as $one) {
+            $set = $one->kind === Kind::Preheat ? $one->heat ?? $set : $set;
+        }
+        foreach ($itself === null ? $this->told : $this->fromTheHeatOn() as $one) {
+            $later ??= $one->isOfOven() ? $one->heat : null;
         }
 
-        return $heat;
+        return $set ?? $later;
+    }
+
+    /** @return list<Told> */
+    private function fromTheHeatOn(): array
+    {
+        return Method::fromTheHeatOn($this->told, $this->heated->process->id());
     }
 
     private function tooCool(Warmth $told, ?Core $core): void
@@ -115,7 +125,9 @@ final class Comparing
         foreach ($told as $act) {
             $n += $act->kind->finishes() ? 1 : 0;
             $stage = $this->heatOf($lot)->stages[$n] ?? null;
-            if ($isHers && $act->kind->finishes() && $act->minutes !== null && $stage !== null) {
+            // longer in the cold spoils nothing
+            $isLongCold = $stage !== null && in_array($act->kind, [Kind::Chill, Kind::Set, Kind::Freeze], true) && $act->minutes?->best > $stage->minutesHigh;
+            if ($isHers && $act->kind->finishes() && $act->minutes !== null && $stage !== null && ! $isLongCold) {
                 $this->compare($act->minutes, $stage->minutesLow, $stage->minutesHigh);
             }
         }

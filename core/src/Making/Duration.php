@@ -40,7 +40,11 @@ final readonly class Duration
         $numbers = new NumberReader($tokens);
         $all = [];
         for ($i = 0; isset($tokens[$i]); $i++) {
-            $time = $tokens[$i]->is('overnight') ? [Range::of(self::HOUR * self::A_NIGHT[0], self::HOUR * self::A_NIGHT[0], self::HOUR * self::A_NIGHT[1]), $i] : self::time($tokens, $numbers, $i);
+            $time = $tokens[$i]->is('every') ? self::everyOne($tokens, $i) : null;
+            if ($time !== null) {
+                $i++;
+            }
+            $time ??= $tokens[$i]->is('overnight') ? [Range::of(self::HOUR * self::A_NIGHT[0], self::HOUR * self::A_NIGHT[0], self::HOUR * self::A_NIGHT[1]), $i] : self::time($tokens, $numbers, $i);
             if ($time === null) {
                 continue;
             }
@@ -51,6 +55,21 @@ final readonly class Duration
         }
 
         return $all;
+    }
+
+    /**
+     * "Every hour", "every half hour", "every quarter of an hour".
+     *
+     * @param  list<Token>  $tokens
+     * @return array{Range, int}|null minutes, and the index of the last token
+     */
+    private static function everyOne(array $tokens, int $i): ?array
+    {
+        $share = ['half' => 0.5, 'quarter' => 0.25][$tokens[$i + 1]->text ?? ''] ?? null;
+        for ($k = $i + ($share === null ? 1 : 2); isset($tokens[$k]) && $share !== null && $tokens[$k]->is('of', 'an', '-'); $k++);
+        $unit = isset($tokens[$k]) ? self::UNITS[$tokens[$k]->text] ?? null : null;
+
+        return $unit === null ? null : [Range::exact(($share ?? 1.0) * $unit), $k];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Making;
 
 use MildBowl\Core\Baking\Parts\Part;
+use MildBowl\Core\Baking\Processes\Process;
 use MildBowl\Core\Feeding\Lot;
 
 /** The steps of one lot when the last heat is over: cut while warm, cooled, cut when cold, laid on, put away. */
@@ -25,13 +26,14 @@ final class Finishing
     private array $tasks = [];
 
     /**
+     * @param  Process  $process  it was heated by
      * @param  ?string  $name  of the lot
      * @param  list<Told>  $told  of the body
      * @param  list<Task>  $ready  what must be done before
      */
-    public function __construct(private readonly Part $body, private readonly Lot $lot, private readonly ?string $name, array $told, private array $ready, private readonly Remarks $remarks)
+    public function __construct(private readonly Part $body, private readonly Lot $lot, private readonly Process $process, private readonly ?string $name, array $told, private array $ready, private readonly Remarks $remarks)
     {
-        $this->then = Method::afterTheHeat($told, $body->processAt($lot->texture)->id());
+        $this->then = Method::afterTheHeat($told, $process->id());
         $this->isCutLater = Shaping::of($lot->cut, $lot->batch, 1)->isCutLater;
     }
 
@@ -42,6 +44,9 @@ final class Finishing
     public function tasks(array $after): array
     {
         $pieces = $this->lot->batch->count->best;
+        foreach ($this->toldOf(Kind::Rest) as $act) {
+            $this->done(new Task(Kind::Rest, $act->text, $act->minutes ?? WorkTime::of('rest')->minutes, false, $this->body->section(), $this->name, $this->ready));
+        }
         $this->cut($pieces, true);
         $this->cool();
         $this->cut($pieces, false);
@@ -73,7 +78,7 @@ final class Finishing
 
     private function cool(): void
     {
-        if (! $this->body->processAt($this->lot->texture)->killsRaw()) {
+        if (! $this->process->killsRaw()) {
             return;
         }
         $told = $this->toldOf(Kind::Cool)[0] ?? null;

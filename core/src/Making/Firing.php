@@ -112,10 +112,11 @@ final class Firing
             $told = $at === null ? null : $mains[$at];
             unset($mains[$at ?? -1]);
             $probed = $n === 0 && $kind === Kind::Heat ? $raw : null;
-            if ($kind === Kind::Heat && $told?->kind === Kind::Dry && $this->inOven()) {
+            $isCool = ($stage->celsius ?? 0) <= self::MAKES_NOTHING_SAFE;
+            if ($kind === Kind::Heat && $this->inOven() && ($told?->kind === Kind::Dry ? $isCool || $probed === null : $isCool && $probed?->isOfFlesh() === true)) {
                 $kind = Kind::Dry;
                 $stage = $stage->dried();
-                if ($probed !== null && ($stage->celsius ?? 0) <= self::MAKES_NOTHING_SAFE) {
+                if ($probed !== null && $isCool) {
                     $this->heatThrough($probed);
                     $probed = null;
                 }
@@ -321,9 +322,18 @@ final class Firing
 
     private function core(Core $core): void
     {
+        $this->put(self::probed($core, $this->part, $this->lot, $this->needs), null);
+    }
+
+    /** @param  list<Task>  $needs  what must be done before */
+    public static function probed(Core $core, ?string $part, ?string $lot, array $needs): Task
+    {
         $hold = $core->holdMinutes() > 0 ? ', and keep it so for '.$core->holdMinutes().' min' : '';
-        $task = $this->add(Kind::Core, "Probe the thickest piece: {$core->celsius} °C at the core$hold (".self::foods($core).').', WorkTime::of('core')->minutes->plus(Range::exact($core->holdMinutes())), true);
+        $text = "Probe the thickest piece: {$core->celsius} °C at the core$hold (".self::foods($core).').';
+        $task = new Task(Kind::Core, $text, WorkTime::of('core')->minutes->plus(Range::exact($core->holdMinutes())), true, $part, $lot, $needs);
         $task->core = $core;
+
+        return $task;
     }
 
     private static function foods(Core $core): string
@@ -333,13 +343,20 @@ final class Firing
 
     private function add(Kind $kind, string $text, Range $minutes, bool $byHand, ?int $celsius = null): Task
     {
-        $task = $this->remarks->on(new Task($kind, $text, $minutes, $byHand, $this->part, $this->lot, $this->needs, $this->tasks === [] ? $this->later : null));
+        $task = new Task($kind, $text, $minutes, $byHand, $this->part, $this->lot, $this->needs, $this->tasks === [] ? $this->later : null);
         $task->celsius = $celsius;
-        $task->isUrgent = $byHand;
-        $this->tasks[] = $task;
-        $this->stages[] = [$kind, $celsius, $this->minutes];
-        $this->minutes += $minutes->best;
-        $this->hotMinutes = $celsius === null && $kind === Kind::Dry ? $this->hotMinutes : $this->minutes;
+
+        return $this->put($task, $celsius);
+    }
+
+    /** Puts it behind what is there. */
+    private function put(Task $task, ?int $celsius): Task
+    {
+        $task->isUrgent = $task->byHand;
+        $this->tasks[] = $this->remarks->on($task);
+        $this->stages[] = [$task->kind, $celsius, $this->minutes];
+        $this->minutes += $task->minutes->best;
+        $this->hotMinutes = $celsius === null && $task->kind === Kind::Dry ? $this->hotMinutes : $this->minutes;
         $this->needs = [$task];
 
         return $task;

@@ -127,7 +127,8 @@ final class Method
     }
 
     /**
-     * Which act is what the process does: for an oven the first that is told of it, else the last that finishes anything.
+     * Which act is what the process does: for an oven the first that is told of it when a dough is made, else the first; elsewhere the first
+     * heat when everything is together, and the last that finishes anything where none is told after that.
      *
      * @param  list<Told>  $told
      */
@@ -136,18 +137,31 @@ final class Method
         $kinds = match ($process) {
             'oven' => [Kind::Heat, Kind::Dry], 'dried' => [Kind::Dry, Kind::Heat], 'frozen' => [Kind::Freeze], 'set' => [Kind::Set, Kind::Chill], 'none' => [Kind::Chill, Kind::Set, Kind::Freeze], default => [Kind::Heat]
         };
-        $last = null;
-        foreach ($told as $n => $one) {
-            if (! in_array($one->kind, $kinds, true)) {
-                continue;
-            }
-            if ($process === 'oven' && ($one->isOfOven() || $one->kind === Kind::Dry)) {
+        $all = array_keys(array_filter($told, static fn (Told $one): bool => in_array($one->kind, $kinds, true)));
+        $inOven = $process === 'oven' ? array_values(array_filter($all, static fn (int $n): bool => $told[$n]->isOfOven() || $told[$n]->kind === Kind::Dry)) : [];
+        foreach ($inOven as $n) {
+            if (array_filter(array_slice($told, 0, $n), static fn (Told $one): bool => $one->makesADough()) !== []) {
                 return $n;
             }
-            $last = $n;
         }
+        $first = $inOven[0] ?? null;
+        if ($first !== null) {
+            // "bake quark stars: knead it" tells what will be done
+            $isAnnounced = $told[$first]->minutes === null && $told[$first]->heat === null && array_filter(array_slice($told, $first), static fn (Told $one): bool => $one->makesADough()) !== [];
 
-        return $last;
+            return $isAnnounced ? null : $first;
+        }
+        $together = Place::together($told);
+        $after = array_values(array_filter($all, static fn (int $n): bool => $n >= $together));
+        $isMade = array_filter($told, static fn (Told $one): bool => $one->kind === Kind::Shape || $one->kind === Kind::Mix) !== [];
+
+        return match (true) {
+            $all === [] => null,
+            $after !== [] && in_array(Kind::Heat, $kinds, true) => $after[0],
+            // what was boiled before it was mixed is no baking
+            $process === 'oven' && $isMade => null,
+            default => $all[count($all) - 1],
+        };
     }
 
     /** The part a sentence is about: it names its heading, or foods that only it holds. */

@@ -14,7 +14,6 @@ use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Kitchen\Kitchen;
-use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Reading\ReadLine;
 
 /** The work of one bake: every part mixed and heated in its own way, the lots of the body shaped, baked and put away. */
@@ -30,12 +29,6 @@ final class Plan
 
     /** mm of a sheet that two hands still turn over (reference, page 7: parts). */
     private const TURNS_OVER = [300, 200];
-
-    /** What stands in liquid before it counts, by the job: how its ids begin, and what is done. */
-    private const SOAKED = [
-        'swell' => [['chia', 'flax', 'psyllium'], 'Stir the %s into some of the liquid and let it swell.'],
-        'bloom' => [['gelatin'], 'Sprinkle the %s over some of the cold liquid and let it soak.'],
-    ];
 
     /** @var list<Task> */
     private array $tasks = [];
@@ -95,7 +88,7 @@ final class Plan
         $process = $part->process?->id() ?? 'none';
         $remarks = Remarks::of($this->linesOf($part), $part->dough, null, $part->process?->killsRaw() === true, $process, $this->method->isOverFire);
         $told = $this->method->ofPart($part);
-        $last = $this->mixed($part, $told, $remarks, []);
+        $last = $this->mixed($part, $process, $told, $remarks, []);
         if ($part->process !== null && $process !== 'none') {
             $texture = $part->textureAt($this->judgement->lots->main()->texture);
             $heat = Heat::of(Cut::assumed(), $texture->id === 'none' && $part->process->killsRaw() ? Texture::of('soft') : $texture, $part->dough, $this->kitchen->oven, $part->process, false, $part->keeps->grams);
@@ -114,73 +107,6 @@ final class Plan
     }
 
     /**
-     * What hands do before the heat: as the maker tells it, and what she left out.
-     *
-     * @param  list<Told>  $told
-     * @param  list<Task>  $needs
-     */
-    private function mixed(Part $part, array $told, Remarks $remarks, array $needs): Task
-    {
-        $lines = $this->linesOf($part);
-        $name = $this->nameOf($part);
-        $of = static fn (Kind $kind): bool => array_filter($told, static fn (Told $one): bool => $one->kind === $kind) !== [];
-        $weigh = WorkTime::of('weigh', count($lines))->minutes;
-        $last = $this->add(new Task(Kind::Prepare, 'Weigh out everything'.($name === null ? '' : " for the $name").': '.self::listed($lines).'.', $weigh, true, $name === null ? null : $part->section(), null, $needs), $remarks);
-        if (! $of(Kind::Soak)) {
-            $last = $this->soaked($part, $last, $remarks);
-        }
-        $process = $part->processAt($this->judgement->lots->main()->texture)->id();
-        foreach (Method::untilTheHeat($told, $process) as $act) {
-            if ($act->kind === Kind::Preheat || $act->kind === Kind::Shape || $act->kind === Kind::Bag) {
-                continue;
-            }
-            // what is boiled or fried before it goes in is made ready by it
-            $isHeated = $act->kind === Kind::Heat || $act->kind === Kind::Dry;
-            $kind = $isHeated ? Kind::Prepare : $act->kind;
-            $job = match ($kind) {
-                Kind::Soak => 'swell', Kind::Mix => 'mix', Kind::Rest => 'rest', Kind::Chill, Kind::Set, Kind::Freeze => 'chill', Kind::Cool => 'cool-liquid', default => 'prepare'
-            };
-            $time = WorkTime::of($job);
-            $last = $this->add(new Task($kind, $act->text, $act->minutes ?? $time->minutes, $time->byHand && ! $isHeated, $part->section(), null, [$last]), $remarks);
-        }
-        if (! $of(Kind::Mix) && count($lines) > 1) {
-            $feel = $part->isADough() ? $part->dough->feel() : null;
-            $last = $this->add(new Task(Kind::Mix, $process === 'hob' ? 'Put it all into the pan.' : 'Mix it until it is even.'.($feel === null ? '' : " It is to feel so: {$feel->feel} ({$feel->sign})."), WorkTime::of('mix')->minutes, true, $part->section(), null, [$last]), $remarks);
-        }
-
-        return $last;
-    }
-
-    /** Seeds swell and gelatin blooms before they count, told or not. */
-    private function soaked(Part $part, Task $last, Remarks $remarks): Task
-    {
-        foreach (self::SOAKED as $job => [$ids, $says]) {
-            $names = [];
-            foreach ($this->linesOf($part) as $line) {
-                if ($line->food !== null && self::isSoaked($line->food, $ids)) {
-                    $names[$line->food->name] = true;
-                }
-            }
-            ksort($names);
-            $last = $names === [] ? $last : $this->add(new Task(Kind::Soak, sprintf($says, implode(' and the ', array_keys($names))), WorkTime::of($job)->minutes, false, $part->section(), null, [$last]), $remarks);
-        }
-
-        return $last;
-    }
-
-    /** @param  list<string>  $ids */
-    private static function isSoaked(Ingredient $food, array $ids): bool
-    {
-        foreach ($ids as $id) {
-            if (str_starts_with($food->id, $id) && ! $food->inGroup('oil')) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
      * @param  list<Task>  $into  parts that are mixed into it
      * @param  list<Task>  $before  parts that are baked with it
      * @param  list<array{Part, Task}>  $after  parts that are laid on when it is cold
@@ -189,15 +115,17 @@ final class Plan
     {
         $lots = $this->judgement->lots->all;
         $main = $this->judgement->lots->main();
-        $process = $body->processAt($main->texture)->id();
-        $remarks = Remarks::of($this->linesOf($body), $body->dough, $main->cut, $body->isHeatedAt($main->texture, $body), $process, $this->method->isOverFire);
         $told = $this->method->ofPart($body);
+        $heated = Heated::of($body, $main, $told, $this->linesOf($body));
+        $process = $heated->process->id();
+        $remarks = Remarks::of($this->linesOf($body), $body->dough, $main->cut, $heated->isHeated($main), $process, $this->method->isOverFire);
         if ($this->linesOf($body) === []) {
             return;
         }
-        $mixed = $this->mixed($body, $told, $remarks, $into);
-        $mixed = $this->chilled($body, $main, $told, $mixed, $remarks);
-        $comparing = new Comparing($body, $told, $this->kitchen->oven);
+        array_push($this->warnings, ...$heated->warnings);
+        $mixed = $this->mixed($body, $process, $told, $remarks, $into);
+        $mixed = $this->chilled($body, $main, $process, $told, $mixed, $remarks);
+        $comparing = new Comparing($heated, $told, $this->kitchen->oven);
         $sheets = [];
         $bySoftness = self::bySoftness($lots);
         foreach ($bySoftness as $lot) {
@@ -206,14 +134,14 @@ final class Plan
                 continue;
             }
             $count = $this->words->sheetsOf($lot);
-            $sheets[] = [$lot, $count, $this->shaped($body, $lot, $count, $told, [$mixed, ...$before], $remarks)];
+            $sheets[] = [$lot, $count, $this->shaped($body, $lot, $process, $count, $told, [$mixed, ...$before], $remarks)];
         }
         $out = [];
         foreach ($this->loads($sheets, $comparing) as $load) {
             array_push($out, ...$this->baked($load, $body, $process, $told, $remarks, $comparing, $out));
         }
         array_push($this->warnings, ...$comparing->warnings());
-        $this->finished($out, $bySoftness, $body, $after, $told, $remarks);
+        $this->finished($out, $bySoftness, $body, $heated, $after, $told, $remarks);
     }
 
     /**
@@ -221,9 +149,9 @@ final class Plan
      *
      * @param  list<Told>  $told
      */
-    private function chilled(Part $body, Lot $main, array $told, Task $last, Remarks $remarks): Task
+    private function chilled(Part $body, Lot $main, string $process, array $told, Task $last, Remarks $remarks): Task
     {
-        $isChilled = array_filter(Method::untilTheHeat($told, $body->processAt($main->texture)->id()), static fn (Told $one): bool => in_array($one->kind, [Kind::Chill, Kind::Freeze, Kind::Set], true)) !== [];
+        $isChilled = array_filter(Method::untilTheHeat($told, $process), static fn (Told $one): bool => in_array($one->kind, [Kind::Chill, Kind::Freeze, Kind::Set], true)) !== [];
         $feel = $body->kept->feel();
         $rolls = Shaping::of($main->cut, $main->batch, 1)->isRolled;
         $isSoft = $feel !== null && ($rolls ? in_array($feel->word, ['tacky', 'shapes', 'loose'], true) : $feel->word === 'loose' && in_array($main->cut->shape(), ['ball', 'log'], true));
@@ -236,21 +164,35 @@ final class Plan
     }
 
     /**
+     * Shaped, and whatever the maker does to the pieces before they go in.
+     *
      * @param  list<Told>  $told
      * @param  list<Task>  $needs
      */
-    private function shaped(Part $body, Lot $lot, int $sheets, array $told, array $needs, Remarks $remarks): Task
+    private function shaped(Part $body, Lot $lot, string $process, int $sheets, array $told, array $needs, Remarks $remarks): Task
     {
         $shaping = Shaping::of($lot->cut, $lot->batch, $sheets);
-        $process = $body->processAt($lot->texture)->id();
-        $own = [];
-        foreach (Method::untilTheHeat($told, $process) as $act) {
-            if ($act->kind === Kind::Shape) {
-                $own[] = $act->text;
-            }
+        [, $own, $then] = Before::inThree(Method::untilTheHeat($told, $process));
+        $last = $this->add(new Task(Kind::Shape, implode(' ', [...($own === null ? [] : [$own->text]), $shaping->text]), $shaping->minutes, true, $body->section(), $this->words->of($lot), $needs), $remarks);
+        foreach ($then as $act) {
+            $last = $this->add(Before::task($act, $body->section(), $this->words->of($lot), [$last]), $remarks);
         }
 
-        return $this->add(new Task(Kind::Shape, implode(' ', [...$own, $shaping->text]), $shaping->minutes, true, $body->section(), $this->words->of($lot), $needs), $remarks);
+        return $last;
+    }
+
+    /**
+     * @param  list<Told>  $told
+     * @param  list<Task>  $needs
+     */
+    private function mixed(Part $part, string $process, array $told, Remarks $remarks, array $needs): Task
+    {
+        $tasks = (new Before($part, $this->linesOf($part), $this->nameOf($part), $process, $told))->tasks($needs);
+        foreach ($tasks as $task) {
+            $this->add($task, $remarks);
+        }
+
+        return $tasks[count($tasks) - 1];
     }
 
     /**
@@ -336,6 +278,12 @@ final class Plan
     private function fired(Firing $firing, string $process, Task $before, ?string $part): Task
     {
         if (in_array($process, ['hob', 'griddle'], true)) {
+            if ($firing->first()->within !== null) {
+                // the pan is hot already
+                array_push($this->tasks, ...$firing->tasks);
+
+                return $firing->last();
+            }
             $pan = new Task(Kind::Preheat, $process === 'hob' ? 'Set a pan on the hob.' : 'Heat the griddle or pan until a drop of water dances on it.', WorkTime::of('pan')->minutes, true, $part, null, [$before]);
             $this->tasks[] = $pan;
             $firing->first()->needs[] = $pan;
@@ -361,13 +309,13 @@ final class Plan
      * @param  list<array{Part, Task}>  $after
      * @param  list<Told>  $told
      */
-    private function finished(array $out, array $lots, Part $body, array $after, array $told, Remarks $remarks): void
+    private function finished(array $out, array $lots, Part $body, Heated $heated, array $after, array $told, Remarks $remarks): void
     {
         foreach ($lots as $lot) {
             $ready = array_map(static fn (array $one): Task => $one[1], array_values(array_filter($out, static fn (array $one): bool => $one[0] === $lot)));
             if ($ready !== []) {
                 $named = array_map(fn (array $one): array => [...$one, $this->nameOf($one[0])], $after);
-                array_push($this->tasks, ...(new Finishing($body, $lot, $this->words->of($lot), $told, $ready, $remarks))->tasks($named));
+                array_push($this->tasks, ...(new Finishing($body, $lot, $heated->processOf($lot), $this->words->of($lot), $told, $ready, $remarks))->tasks($named));
             }
         }
     }
@@ -385,12 +333,6 @@ final class Plan
         $bowl = $this->judgement->bowl;
 
         return array_values(array_filter($bowl->recipe->lines, static fn (ReadLine $line): bool => $bowl->parts->under($line->section) === $part));
-    }
-
-    /** @param  list<ReadLine>  $lines */
-    private static function listed(array $lines): string
-    {
-        return implode('; ', array_map(static fn (ReadLine $line): string => $line->made?->grams === null ? rtrim($line->text, '.;') : round($line->made->grams).' g: '.$line->text, $lines));
     }
 
     /** What the part is called; null where it is all there is. */

@@ -9,6 +9,8 @@ use MildBowl\Core\Values\Range;
 /** One act of a method in the maker's own words, with the times and heats she tells. */
 final readonly class Told
 {
+    public const BY_SIDES = '/\b(?:a|each|per|on (?:each|either|both)|either|both) sides?\b/iu';
+
     /**
      * @param  string  $verb  it is told with
      * @param  ?Range  $minutes  that it takes
@@ -44,7 +46,19 @@ final readonly class Told
     /** Whether it is told of an oven, and not of a pan on the hob. */
     public function isOfOven(): bool
     {
-        return in_array($this->verb, ['bake', 'roast', 'dry', 'dehydrate'], true) || preg_match('/\b(?:oven|°|degrees|gas)\b|°/iu', $this->text) === 1;
+        return in_array($this->verb, ['bake', 'roast', 'dry', 'dehydrate'], true) || preg_match('/\b(?:degrees|gas)\b|°/iu', $this->text) === 1 || Place::named($this->text) === 'oven';
+    }
+
+    /** Whether a dough comes of it, or pieces of one: what is cut, brushed or laid on is done to baked things too. */
+    public function makesADough(): bool
+    {
+        return $this->kind === Kind::Mix || ($this->kind === Kind::Shape && in_array($this->verb, ['roll', 'shape', 'form', 'press', 'spread', 'pipe', 'drop', 'pour', 'fill', 'flatten', 'divide', 'spoon', 'scoop', 'stamp', 'mould', 'portion'], true));
+    }
+
+    /** "Three minutes a side": it is turned when the first is done. */
+    public function isBySides(): bool
+    {
+        return preg_match(self::BY_SIDES, $this->text) === 1;
     }
 
     /** The same act without its words: only its minutes count. */

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Making;
+
+use MildBowl\Core\Data\Compiled;
+
+/** Where what is made is heated, or goes cold, as a method tells it: by the words of work-places.csv. */
+final class Place
+{
+    /** A share of it that is put by for another day, and not how all of it is finished. */
+    private const PUT_BY = '/\b(?:half|rest|remaining|remainder|spare|extra|left[- ]?overs?|some|any|surplus|others?|batch(?:es)?)\b/iu';
+
+    private const COLD = ['freeze' => 'frozen', 'set' => 'set', 'chill' => 'set'];
+
+    private const HEATED = ['hob', 'griddle', 'microwave'];
+
+    /** @return ?string the process that words name; null where they name none */
+    public static function named(string $words): ?string
+    {
+        foreach (Compiled::tables()['workPlaces'] as $name => $process) {
+            if (preg_match('/\b'.preg_quote((string) $name, '/').'(?:s|ed|ing)?\b/iu', $words) === 1) {
+                return $process;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The process by which the pieces are finished; null where the method tells of none.
+     *
+     * @param  list<Told>  $told
+     */
+    public static function of(array $told): ?string
+    {
+        foreach ($told as $one) {
+            if (self::isHeat($one) && ($one->kind === Kind::Dry || $one->isOfOven())) {
+                return 'oven';
+            }
+        }
+        foreach (array_slice($told, self::together($told)) as $one) {
+            $place = self::isHeat($one) ? self::named("{$one->verb} {$one->text}") : null;
+            if (in_array($place, self::HEATED, true)) {
+                return $place;
+            }
+        }
+
+        return self::cold($told);
+    }
+
+    /**
+     * From where on everything is together: where it is mixed for the last time, or shaped after that and heated then.
+     *
+     * @param  list<Told>  $told
+     */
+    public static function together(array $told): int
+    {
+        $at = 0;
+        foreach ($told as $n => $one) {
+            $at = $one->kind === Kind::Mix ? $n : $at;
+        }
+        $shaped = null;
+        foreach ($told as $n => $one) {
+            if ($shaped !== null && $one->kind->finishes()) {
+                return $shaped;
+            }
+            $shaped ??= $n >= $at && $one->kind === Kind::Shape ? $n : null;
+        }
+
+        return $at;
+    }
+
+    /** @param  list<Told>  $told */
+    private static function cold(array $told): ?string
+    {
+        $cold = null;
+        foreach ($told as $n => $one) {
+            if (! $one->kind->finishes() && $one->kind !== Kind::Shape && $one->kind !== Kind::Mix) {
+                continue;
+            }
+            // what is rolled or mixed again was only firmed by it
+            $cold = isset(self::COLD[$one->kind->value]) && $n >= self::together($told) && preg_match(self::PUT_BY, $one->text) !== 1 ? self::COLD[$one->kind->value] : null;
+        }
+
+        return $cold;
+    }
+
+    private static function isHeat(Told $one): bool
+    {
+        return $one->kind === Kind::Heat || $one->kind === Kind::Dry;
+    }
+}
