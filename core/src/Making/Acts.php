@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MildBowl\Core\Making;
 
 use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Values\Range;
 
 /** A sentence of a method cut into its acts, each from its verb to the next; or from its heat, where it is told without a verb. */
 final class Acts
@@ -32,6 +33,9 @@ final class Acts
 
     /** What begins an act in speech without a stop before it. */
     private const SPOKEN = '/(?<=\s)(?:(?:turn|switch)(?=\s+(?:off\s+the\s+oven|(?:the\s+|your\s+)?oven\s+off)\b)|(?:let|leave|allow)(?=\s+(?:it|them|\'em|these|those)\b))/iu';
+
+    /** Heat that goes on: "then 10 more at 150", "another 5 minutes". */
+    private const AND_MORE = '/\b(?:then|and)\s+(?:for\s+)?(?:a\s+further\s+|another\s+)?(\d+)\s*(?:min(?:ute)?s?\.?\s*)?(?:(?:more|longer)\b|(?:at|@)\s*\d)|\banother\s+(\d+)\s*min/iu';
 
     private const OFF = '/^\p{L}+\s+(?:off\s+(?:the\s+|your\s+)?oven|(?:the\s+|your\s+)?oven\s+off)\b/u';
 
@@ -111,6 +115,9 @@ final class Acts
             if ($kind !== null) {
                 $all[] = [$at, $verb, $kind];
             }
+            if ($kind === Kind::Heat && preg_match(self::AND_MORE, substr($sentence, $at + 1, $end - $at - 1), $more, PREG_OFFSET_CAPTURE) === 1 && self::isTimed(substr($sentence, $at, $more[0][1] + 1))) {
+                $all[] = [$at + 1 + $more[0][1] + strlen($more[0][0]) - strlen((string) preg_replace('/^and\s+/iu', '', $more[0][0])), 'bake', Kind::Heat];
+            }
             if ($kind !== null && ! in_array($kind, [Kind::Prepare, Kind::Mix, Kind::Rest, Kind::Shape], true)) {
                 continue;
             }
@@ -180,7 +187,7 @@ final class Acts
         $of = Compiled::tables()['workVerbs'];
         if (in_array($verb, self::LETS, true)) {
             $isInHeat = in_array($before, [Kind::Heat, Kind::Dry, Kind::Turn, Kind::Look], true);
-            if (preg_match('/\bturned[- ]off oven|oven\b.{0,20}\boff\b|\bin(?:side)? (?:the )?oven\b/u', $rest) === 1 || $isInHeat && preg_match('/^\p{L}+\s+(?:\S+\s+)?in (?:it|there)\b/u', $rest) === 1) {
+            if (preg_match('/\bturned[- ]off oven|oven\b.{0,20}\boff\b|\bin(?:side)? (?:the )?oven\b/u', $rest) === 1 || $isInHeat && preg_match('/^\p{L}+\s+(?:\S+\s+)?in (?:it|there)\b|\bdoor\s+(?:shut|closed|open|ajar)\b/u', $rest) === 1) {
                 return Kind::Dry;
             }
             preg_match_all('/\p{L}+/u', substr($rest, strlen($verb), 60), $words);
@@ -222,6 +229,9 @@ final class Acts
             $one->isOfCore ? $core ??= $one : $heat ??= $one;
         }
 
+        if ($kind === Kind::Heat && $minutes === null && preg_match('/^(?:then\s+)?(?:for\s+)?(\d+)\s+(?:(?:more|longer)\b|(?:at|@)\s*\d)/iu', $text, $more) === 1) {
+            $minutes = Range::exact((float) $more[1]);
+        }
         if ($kind === Kind::Heat && $minutes !== null && preg_match(Told::BY_SIDES, $text) === 1) {
             $minutes = $minutes->times(2.0);
         }

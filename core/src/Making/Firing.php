@@ -220,7 +220,7 @@ final class Firing
         $celsius = $stage->celsius === null || ! $this->inOven() ? null : $stage->celsius + ($this->heat->fan ? self::FAN : 0);
         $task = $this->add($kind, $this->words($kind, $stage, $told, $minutes, $celsius), $minutes, false, $celsius);
         if ($kind === Kind::Heat || $kind === Kind::Dry && ! $stage->isLeft()) {
-            $this->whileItGoesOn($task, $stage, $minutes);
+            $this->whileItGoesOn($task, $stage, $minutes, $told?->isBySides() === true);
         }
         if ($raw !== null) {
             $this->core($raw);
@@ -256,10 +256,11 @@ final class Firing
         return $first >= 2 ? floor($first) : floor(2 * $first) / 2;
     }
 
-    private function whileItGoesOn(Task $task, HeatStage $stage, Range $minutes): void
+    private function whileItGoesOn(Task $task, HeatStage $stage, Range $minutes, bool $isBySides): void
     {
         $first = self::firstLook($minutes);
-        if ($this->isOverFire) {
+        $looksHerself = array_filter($this->told, static fn (Told $one): bool => $one->kind === Kind::Look && $one->every !== null) !== [];
+        if ($this->isOverFire && ! $looksHerself) {
             for ($at = self::LOOK_AT_FIRE, $n = 0; $at < $minutes->high && $n < self::MOST_TIMES; $at += self::LOOK_AT_FIRE, $n++) {
                 $this->within($task, Kind::Look, 'Look at '.$this->what.' and turn what browns: a fire is never even.', $at);
             }
@@ -273,8 +274,9 @@ final class Firing
             for ($n = 1; $n * self::BURST < $minutes->best && $n <= self::MOST_TIMES; $n++) {
                 $this->within($task, Kind::Stir, 'Stir, and turn the dish.', $n * self::BURST);
             }
-        } elseif (! $isTurned && $stage->turn !== null && $stage->does !== 'turn over and dry') {
-            $this->within($task, str_starts_with($stage->turn, 'stir') ? Kind::Stir : Kind::Turn, ucfirst($stage->turn).'.', round($minutes->best / 2, 1));
+        } elseif (! $isTurned && ($isBySides || ($stage->turn !== null && $stage->does !== 'turn over and dry'))) {
+            $turn = $isBySides ? 'Turn '.$this->what.' over' : ucfirst((string) $stage->turn);
+            $this->within($task, str_starts_with($turn, 'Stir') ? Kind::Stir : Kind::Turn, $turn.'.', round($minutes->best / 2, 1));
         }
     }
 

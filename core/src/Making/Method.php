@@ -30,6 +30,12 @@ final class Method
                 $acted = Acts::in($sentence, $acts === [] ? null : $acts[count($acts) - 1][1]->kind);
                 $part = self::partOf($sentence, $step, $recipe, $parts) ?? self::partDoneSo($acted, $parts) ?? $part;
                 foreach ($acted as $told) {
+                    $last = $acts[count($acts) - 1][1] ?? null;
+                    if ($last?->isOfTheHeatLeft() === true && $last->minutes === null && $told->isOfTheHeatLeft()) {
+                        // "turn it off. Leave them in it for an hour"
+                        array_pop($acts);
+                        $told = $last->and($told);
+                    }
                     $acts[] = [$part, $told];
                 }
             }

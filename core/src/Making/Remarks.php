@@ -59,7 +59,7 @@ final class Remarks
             'microwave' => $process === 'microwave',
             'hob' => $process === 'hob',
             'heated' => $isHeated,
-            'egg' => $hasEgg,
+            'egg' => $hasEgg && count($lines) > 1,
             'syrup-by-cup' => array_filter($lines, $byCup) !== [],
             'carob' => array_filter($foods, static fn (Ingredient $food): bool => str_starts_with($food->id, 'carob')) !== [],
             'loose-puree' => array_filter($lines, static fn (ReadLine $line): bool => array_intersect($line->forms, ['pureed', 'puree', 'mashed']) !== []) !== [] && $any('flour') && $isSticky,
