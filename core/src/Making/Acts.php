@@ -29,6 +29,11 @@ final class Acts
     /** What is said in front of where it is put: "into the oven", "pop them in the fridge". */
     private const MOVES = ['in', 'into', 'back', 'put', 'pop', 'stick', 'slide', 'get', 'move', 'place', 'transfer', 'return'];
 
+    /** Where it is put for a time, without a word of putting: "fridge two hours". */
+    private const THERE = '/^\s*(?:then\s+)?(?:in(?:to)?\s+)?(?:the\s+)?(fridge|freezer)\b/iu';
+
+    private const BACK_IN = '/^(?:\p{L}+\s+(?:it\s+|them\s+|the\s+\p{L}+\s+)?)?back\s+in\b(?!\s+(?:the\s+)?(?:fridge|freezer|bowl))/u';
+
     private const WHERE = '/^(?:\p{L}+\s+(?:[\p{L}\']+\s+){0,4})?(?:in|into|in to)\s+(?:the\s+|a\s+|your\s+)?(?:\p{L}+\s+)?(oven|fridge|freezer|refrigerator)\b/u';
 
     /** What begins an act in speech without a stop before it. */
@@ -77,7 +82,7 @@ final class Acts
             $rest = mb_strtolower(substr($sentence, $at));
             $before = $verbs === [] ? null : $verbs[count($verbs) - 1];
             // "the egg and oil" is no act, "and oil the tray" is one
-            $isThing = ($at > 0 || in_array($verb, self::OF_THINGS, true)) && isset(Compiled::tables()['workNouns'][$verb ?? '']) && preg_match('/^\p{L}+\s+(?:the|a|an|your|each|it|them|all|some|with|into|out|in|on|at|over|from|to|through|[\d½¼]+)\b/u', $rest) !== 1;
+            $isThing = ($at > 0 || in_array($verb, self::OF_THINGS, true)) && isset(Compiled::tables()['workNouns'][$verb ?? '']) && preg_match('/^\p{L}+\s+(?:the|a|an|your|each|it|them|all|some|with|into|out|in|on|at|over|from|to|through|until|till|up|gently|slowly|lightly|[\d½¼]+)\b/u', $rest) !== 1;
             $kind = $isThing ? null : self::moved($word, $rest) ?? ($verb === null ? null : self::kind($verb, $rest, $before[2] ?? $earlier));
             // "leave to set" is one act
             $isLeftTo = $before !== null && $before[2] === $kind && in_array($before[1], self::LETS, true) && preg_match('/[,;]/', substr($sentence, $before[0], $at - $before[0])) !== 1;
@@ -126,6 +131,11 @@ final class Acts
                 $both = $clause.(isset($clauses[0][$c + 1]) ? ', '.$clauses[0][$c + 1][0] : '');
                 $before = $clauses[0][$c - 1][0] ?? '';
                 $isOnPlace = self::isTimed($clause) && (self::placed($before.$clause) !== null || preg_match(Told::BY_SIDES, $clause) === 1);
+                if ($c > 0 && self::isTimed($clause) && preg_match(self::THERE, $clause, $there) === 1) {
+                    $isFrozen = mb_strtolower($there[1]) === 'freezer';
+                    $all[] = [$at + $from + strspn($clause, ' '), $isFrozen ? 'freeze' : 'chill', $isFrozen ? Kind::Freeze : Kind::Chill];
+                    break;
+                }
                 if (($c > 0 || $kind === null) && ($isOnPlace || self::isHot($clause) && self::isTimed($both) || self::isTimed($clause) && self::isHot($both))) {
                     $all[] = [$at + $from + strspn($clause, ' '), $isOnPlace ? self::placed($before.$clause) ?? 'fry' : 'bake', Kind::Heat];
                     break;
@@ -155,8 +165,11 @@ final class Acts
     /** What is done by putting it somewhere for a time. */
     private static function moved(string $word, string $rest): ?Kind
     {
-        if (! in_array(mb_strtolower($word), self::MOVES, true) || preg_match(self::WHERE, $rest, $where) !== 1 || ! self::isTimed($rest)) {
+        if (! in_array(mb_strtolower($word), self::MOVES, true) || ! self::isTimed($rest)) {
             return null;
+        }
+        if (preg_match(self::WHERE, $rest, $where) !== 1) {
+            return preg_match(self::BACK_IN, $rest) === 1 ? Kind::Heat : null;
         }
 
         return match ($where[1]) {

@@ -19,6 +19,8 @@ final readonly class Before
         'bloom' => [['gelatin'], 'Sprinkle the %s over some of the cold liquid and let it soak.'],
     ];
 
+    private const LAID = '/\b(?:spread|brush|top) (?:it |them |each |\p{L}+ )?(?:with|on|onto|over|between)\b|\b(?:sandwich|dip|coat|stuff|wrap)\b|\bpour\b.{0,40}\bover\b/iu';
+
     /** min from which nobody stands beside it all the time. */
     private const BY_ITSELF = 45.0;
 
@@ -54,7 +56,7 @@ final readonly class Before
                 $tasks[] = Firing::probed($core, $section, null, [$last()]);
             }
         }
-        if (! $this->tells(Kind::Mix) && ! $this->isMarinated() && count($this->lines) > 1) {
+        if (! $this->tells(Kind::Mix) && ! $this->isPutTogetherOtherwise() && count($this->lines) > 1) {
             $tasks[] = new Task(Kind::Mix, $this->mixing(), WorkTime::of('mix')->minutes, true, $section, null, [$last()]);
         }
 
@@ -100,10 +102,10 @@ final readonly class Before
         return $task;
     }
 
-    /** Whether all of it lies in what it is flavoured with: that was poured over it. */
-    private function isMarinated(): bool
+    /** Whether it lies in what it is flavoured with, or one thing is laid on or around the other. */
+    private function isPutTogetherOtherwise(): bool
     {
-        return array_filter($this->told, static fn (Told $one): bool => in_array($one->verb, ['marinate', 'brine', 'cure'], true)) !== [];
+        return array_filter($this->told, static fn (Told $one): bool => in_array($one->verb, ['marinate', 'brine', 'cure'], true) || preg_match(self::LAID, $one->text) === 1) !== [];
     }
 
     private function mixing(): string
@@ -127,7 +129,7 @@ final readonly class Before
         foreach (self::SOAKED as $job => [$ids, $says]) {
             $names = [];
             foreach ($this->lines as $line) {
-                if ($line->food !== null && self::isSoaked($line->food, $ids)) {
+                if ($line->food !== null && self::isSoaked($line->food, $ids) && ! $this->isToldOf($line->food)) {
                     $names[$line->food->name] = true;
                 }
             }
@@ -138,6 +140,14 @@ final readonly class Before
         }
 
         return $soaked;
+    }
+
+    /** "Sprinkle the gelatin over the cold broth": the maker soaks it herself. */
+    private function isToldOf(Ingredient $food): bool
+    {
+        $word = preg_quote(explode(' ', str_replace('plain ', '', $food->name))[0], '/');
+
+        return array_filter($this->told, static fn (Told $one): bool => in_array($one->verb, ['sprinkle', 'scatter'], true) && preg_match("/\\b$word/iu", $one->text) === 1) !== [];
     }
 
     /** @param  list<string>  $ids */

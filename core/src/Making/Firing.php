@@ -112,7 +112,7 @@ final class Firing
             $told = $at === null ? null : $mains[$at];
             unset($mains[$at ?? -1]);
             $probed = $n === 0 && $kind === Kind::Heat ? $raw : null;
-            $isCool = ($stage->celsius ?? 0) <= self::MAKES_NOTHING_SAFE;
+            $isCool = ($stage->celsius ?? 0) <= self::MAKES_NOTHING_SAFE + ($told?->heat?->isOfFan() === true ? self::FAN : 0);
             if ($kind === Kind::Heat && $this->inOven() && ($told?->kind === Kind::Dry ? $isCool || $probed === null : $isCool && $probed?->isOfFlesh() === true)) {
                 $kind = Kind::Dry;
                 $stage = $stage->dried();
@@ -137,8 +137,10 @@ final class Firing
     {
         $mains = array_filter($mains, static fn (Told $one): bool => $stage->isLeft() || ! $one->isOfTheHeatLeft());
         $isCold = static fn (Kind $one): bool => in_array($one, [Kind::Chill, Kind::Set, Kind::Freeze], true);
+        // what is dried first and heated then is dried first
+        $isFirstHeat = $isFirst && $kind === Kind::Heat;
         foreach ($mains as $at => $one) {
-            if ($one->kind === $kind) {
+            if ($one->kind === $kind || ($isFirstHeat && $one->kind === Kind::Dry)) {
                 return $at;
             }
         }

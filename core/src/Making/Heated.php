@@ -42,7 +42,7 @@ final readonly class Heated
             return new self($body, $ours, false, ['The method tells of no oven, and what is in it is raw: the plan bakes it, as the sheet says.']);
         }
 
-        return new self($body, $hers, true, ["The plan goes by the method: it is made {$hers->label()}. The sheet reckons with \"{$ours->label()}\": say it there too, so that weight and energy agree."]);
+        return new self($body, $hers, true, ["The plan goes by the method: \"{$hers->label()}\". The sheet reckons with \"{$ours->label()}\": say it there too, so that weight and energy agree."]);
     }
 
     public function isHeated(Lot $main): bool
@@ -61,16 +61,20 @@ final readonly class Heated
     }
 
     /**
-     * Whether it would be eaten raw: flour and egg that went into no heat, and meat that was not boiled or fried before.
+     * Whether it would be eaten raw: flour and egg that went into no heat when it was mixed, and meat that was not boiled or fried before.
      *
      * @param  list<ReadLine>  $lines
      * @param  list<Told>  $told
      */
     private static function isRaw(Part $body, array $lines, array $told): bool
     {
-        $isCooked = array_filter($told, static fn (Told $one): bool => $one->kind === Kind::Heat) !== [];
+        $isCooked = $isFried = false;
+        foreach ($told as $one) {
+            $isCooked = $isCooked || $one->kind === Kind::Heat;
+            $isFried = $one->kind === Kind::Heat || ($isFried && $one->kind !== Kind::Mix);
+        }
         $isFlesh = static fn (bool $flesh): bool => array_filter(Core::of($body->dough), static fn (Core $one): bool => $one->isOfFlesh() === $flesh) !== [];
 
-        return ($isFlesh(true) && ! $isCooked) || $isFlesh(false) || array_filter($lines, static fn (ReadLine $line): bool => $line->food?->inGroup('flour') === true) !== [];
+        return ($isFlesh(true) && ! $isCooked) || ! $isFried && ($isFlesh(false) || array_filter($lines, static fn (ReadLine $line): bool => $line->food?->inGroup('flour') === true) !== []);
     }
 }

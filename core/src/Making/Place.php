@@ -51,25 +51,22 @@ final class Place
     }
 
     /**
-     * From where on everything is together: where it is mixed for the last time, or shaped after that and heated then.
+     * From where on everything is together: where a dough is made for the last time that is heated or goes cold then. Behind all where what
+     * was made goes nowhere; at the beginning where nothing is made of it.
      *
      * @param  list<Told>  $told
      */
     public static function together(array $told): int
     {
+        $made = null;
         $at = 0;
         foreach ($told as $n => $one) {
-            $at = $one->kind === Kind::Mix ? $n : $at;
+            $made = $one->makesADough() ? $n : $made;
+            $at = $made !== null && $one->kind->finishes() ? $made : $at;
         }
-        $shaped = null;
-        foreach ($told as $n => $one) {
-            if ($shaped !== null && $one->kind->finishes()) {
-                return $shaped;
-            }
-            $shaped ??= $n >= $at && $one->kind === Kind::Shape ? $n : null;
-        }
+        $isMade = array_filter(array_slice($told, 0, $at + 1), static fn (Told $one): bool => $one->makesADough()) !== [];
 
-        return $at;
+        return $made === null || $isMade ? $at : count($told);
     }
 
     /** @param  list<Told>  $told */

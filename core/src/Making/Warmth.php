@@ -115,6 +115,12 @@ final readonly class Warmth
         return $next?->is('for') === true && (Duration::in(mb_strcut($clean, $next->offset, 40))[0] ?? null)?->isNear(self::BEHIND) === true;
     }
 
+    /** Whether it is told of an oven with a fan: the air itself is cooler by as much. */
+    public function isOfFan(): bool
+    {
+        return preg_match('/\bfan\b/iu', $this->written) === 1;
+    }
+
     /** To five degrees, as a dial is set. */
     public function onTheDial(): int
     {
