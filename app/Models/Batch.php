@@ -66,6 +66,20 @@ final class Batch extends Model
         return $entries;
     }
 
+    /** Whether a dog, by its id or its name, sat at the table when it was begun. */
+    public function sits(string $dog): bool
+    {
+        /** @var stdClass $question */
+        $question = json_decode($this->question, false, 64, JSON_THROW_ON_ERROR);
+        foreach (is_array($question->dogs ?? null) ? $question->dogs : [] as $one) {
+            if ($one instanceof stdClass && in_array($dog, [$one->id ?? null, $one->name ?? null], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** What was written down, held against what was planned. */
     public function log(): BatchLog
     {

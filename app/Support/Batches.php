@@ -6,11 +6,14 @@ namespace App\Support;
 
 use App\Models\Batch;
 use App\Models\BatchEntry;
+use App\Models\Dog;
+use App\Models\Photo;
 use App\Models\Recipe;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use MildBowl\Core\Contract\Contract;
 use MildBowl\Core\Making\Entry;
+use MildBowl\Core\Making\EntryKind;
 use MildBowl\Core\Questions\RequestRefused;
 use stdClass;
 
@@ -34,6 +37,7 @@ final readonly class Batches
      */
     public function begin(stdClass $asked, ?string $title, CarbonImmutable $at, string $startAt, string $by, string $oven = Batch::OVEN, array $more = []): Batch
     {
+        $this->notInTheFuture($at);
         $recipe = $asked->recipe->id ?? null;
         $kept = is_string($recipe) ? Recipe::query()->find($recipe) : null;
         try {
@@ -42,7 +46,7 @@ final readonly class Batches
             $work = ['version' => 1, 'question' => $question, 'startAt' => $startAt, 'ovens' => $more['ovens'] ?? null, 'trays' => $more['trays'] ?? null];
             $plan = $this->contract->answerTo('bake', (object) array_filter($work, static fn (mixed $one): bool => $one !== null));
         } catch (RequestRefused $refused) {
-            throw $refused->within('/asked');
+            throw in_array($refused->path, ['/startAt', '/ovens', '/trays'], true) ? $refused : $refused->within('/asked');
         }
         $title ??= $kept?->title;
         $batch = new Batch(array_intersect_key($more, ['id' => 1]) + [
@@ -68,9 +72,11 @@ final readonly class Batches
             return $known->batch_id === $batch->id ? $known : throw RequestRefused::outOfRange('/id', 'This entry stands in the log of another batch.');
         }
         $at = new CarbonImmutable($entry->at);
-        if (abs($at->diffInHours($this->clock->now())) > self::CLOCK_OFF && $at->greaterThan($this->clock->now())) {
-            throw RequestRefused::outOfRange('/at', 'That moment lies in the future: is the clock of this device right?');
+        $this->notInTheFuture($at);
+        if ($at->lessThan($batch->begun_at->subHours(self::CLOCK_OFF))) {
+            throw RequestRefused::outOfRange('/at', 'That moment lies before this batch was begun: is the clock of this device right?');
         }
+        $this->known($batch, $entry);
         $log = $batch->log();
         $why = $log->log->refusal($entry, $log->planned);
         if ($why !== null) {
@@ -78,10 +84,53 @@ final readonly class Batches
         }
         $kept = $this->write($batch, $entry);
         $batch->summary = $batch->log()->summary();
+        $this->asked($batch, $entry);
         $batch->save();
         $batch->touched([]);
 
         return $kept;
+    }
+
+    /** @throws RequestRefused */
+    private function notInTheFuture(CarbonImmutable $at): void
+    {
+        if ($at->greaterThan($this->clock->now()->addHours(self::CLOCK_OFF))) {
+            throw RequestRefused::outOfRange('/at', 'That moment lies in the future: is the clock of this device right?');
+        }
+    }
+
+    /**
+     * What an entry names is there: a photograph of this kitchen, a dog of it or of the batch.
+     *
+     * @throws RequestRefused
+     */
+    private function known(Batch $batch, Entry $entry): void
+    {
+        $photo = $entry->kind === EntryKind::Photo ? (string) $entry->text('photo') : null;
+        if ($photo !== null && (! Str::isUuid($photo) || ! Photo::query()->whereKey($photo)->exists())) {
+            throw RequestRefused::outOfRange('/said/photo', 'No photograph of this kitchen has this id.');
+        }
+        $dog = $entry->kind === EntryKind::Tasted ? (string) $entry->text('dog') : null;
+        if ($dog !== null && ! $batch->sits($dog) && (! Str::isUuid($dog) || ! Dog::query()->whereKey($dog)->exists())) {
+            throw RequestRefused::outOfRange('/said/dog', 'No dog of this kitchen has this id.');
+        }
+    }
+
+    /**
+     * What went in can be reckoned with; else every figure of the batch would be lost from here on.
+     *
+     * @throws RequestRefused
+     */
+    private function asked(Batch $batch, Entry $entry): void
+    {
+        if ($entry->kind !== EntryKind::Made && $entry->kind !== EntryKind::Undone) {
+            return;
+        }
+        try {
+            $this->contract->answerTo('formulate', $batch->log()->question());
+        } catch (RequestRefused $refused) {
+            throw RequestRefused::outOfRange('/said/entry', $refused->getMessage());
+        }
     }
 
     /**

@@ -75,7 +75,39 @@ it('says in words what cannot be, and the log stays as it was', function (string
     ['waste', ['pieces' => 500, 'why' => 'burnt'], 'wasted are more than'],
     ['core', ['celsius' => 740], 'is 74 °C meant?'],
     ['sung', [], 'one of'],
+    ['made', ['entry' => ['row' => 99, 'share' => 0.5]], 'no line'],
+    ['made', ['entry' => ['row' => 0, 'grams' => 90000]], 'is the bowl on the scale?'],
+    ['tasted', ['dog' => 'nobody', 'name' => 'Nobody', 'what' => 'dough', 'took' => true], 'No dog of this kitchen'],
+    ['photo', ['photo' => '5b0e3a9e-7a4e-4a39-8f39-3b6a0a1f2c11'], 'No photograph of this kitchen'],
+    ['photo', ['photo' => 'mine'], 'No photograph of this kitchen'],
+    ['weight', ['grams' => 0], 'Nothing is on the scale'],
+    ['bag', ['place' => 'jar', 'pieces' => 0, 'bags' => 1], 'Nothing was put away'],
+    ['bag', ['place' => 'jar', 'pieces' => 5000, 'bags' => 1], 'count them first'],
 ]);
+
+it('keeps the log when an addition is taken back on which another rests', function (): void {
+    $batch = ($this->begin)();
+    ($this->tell)($batch['id'], 'made', ['entry' => ['row' => 0, 'share' => 0.5]])->assertCreated();
+    $second = ($this->tell)($batch['id'], 'made', ['entry' => ['row' => 0, 'grams' => 100]]);
+    expect($this->getJson("/api/batches/{$batch['id']}/figures")->status())->toBe(200)->and($second->status())->toBeIn([201, 422]);
+});
+
+it('takes no moment that cannot be of this batch', function (string $at, string $says): void {
+    $batch = ($this->begin)();
+    ($this->tell)($batch['id'], 'note', ['about' => 'oven', 'text' => 'hot'], ['at' => $at])->assertStatus(422)->assertJsonPath('path', '/at')->assertJsonPath('message', fn (string $message): bool => str_contains($message, $says));
+})->with([['2026-06-21T15:00:00.000Z', 'lies in the future'], ['2026-06-19T09:00:00.000Z', 'before this batch was begun']]);
+
+it('finds no batches of what is no recipe', function (): void {
+    $this->getJson('/api/batches?recipe=abc')->assertNotFound();
+    $this->getJson('/api/batches?recipe='.Str::uuid())->assertNotFound();
+});
+
+it('lets a dog that sat at no table have a taste, as long as it is of this kitchen', function (): void {
+    $batch = ($this->begin)(['dogs' => []]);
+    $odette = Dog::query()->where('name', 'Odette')->firstOrFail()->id;
+    ($this->tell)($batch['id'], 'tasted', ['dog' => $odette, 'name' => 'Odette', 'what' => 'licked the spoon', 'took' => true, 'ofBatch' => true, 'grams' => 2])->assertCreated();
+    ($this->tell)($batch['id'], 'tasted', ['dog' => $odette, 'name' => 'Odette', 'what' => 'the bowl', 'took' => true, 'ofBatch' => true, 'grams' => 5000])->assertStatus(422);
+});
 
 it('answers about what was really made, weighed and counted', function (): void {
     $batch = ($this->begin)(['dogs' => [Dog::query()->where('name', 'Bosun')->firstOrFail()->id, Dog::query()->where('name', 'Tuppence')->firstOrFail()->id]]);
@@ -132,6 +164,12 @@ it('refuses what cannot be begun, at its place', function (array $more, string $
     [['by' => ''], '/by'],
     [['at' => 'now'], '/at'],
     [['startAt' => '13:00'], '/startAt'],
+    [['startAt' => '2026-02-30T13:00'], '/startAt'],
+    [['at' => '2026-09-20T12:00:00.000Z'], '/at'],
+    [['asked' => 'rounds'], '/asked'],
+    [['by' => str_repeat('I', 61)], '/by'],
+    [['oven' => str_repeat('o', 61)], '/oven'],
+    [['ovens' => 11], '/ovens'],
     [['trays' => 0], '/trays'],
     [['colour' => 'red'], '/colour'],
 ]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Devices\LabelShelf;
 use App\Devices\ShelfProduct;
+use App\Http\Requests\AcceptedFactorRequest;
+use App\Http\Requests\BatchRequest;
 use App\Http\Requests\ConfirmationRequest;
 use App\Http\Requests\DogRequest;
 use App\Http\Requests\JudgeRequest;
@@ -38,9 +40,26 @@ function mistakes(): array
     $product = static fn (array $fields): array => [ProductRequest::class, 'POST', '/api/products', $fields + ['name' => 'Tub', 'ingredients' => 'oats']];
     $weighing = static fn (array $fields): array => [WeighingRequest::class, 'POST', '/api/dogs/{dog}/weighings', $fields + ['on' => '2026-05-14', 'kg' => 9]];
 
+    $batch = static fn (array $fields): array => [BatchRequest::class, 'POST', '/api/batches', $fields + ['asked' => ['recipe' => ['text' => '200 g oat flour']], 'at' => '2026-06-20T12:00:00.000Z', 'startAt' => '2026-06-20T14:00', 'by' => 'Ines']];
+    $accepted = static fn (array $fields): array => [AcceptedFactorRequest::class, 'POST', '/api/accepted', $fields + ['oven' => 'the oven', 'class' => 'biscuit', 'of' => 'minutes', 'factor' => 1.1, 'says' => '10 % longer', 'by' => 'Ines']];
     $saying = static fn (array $fields): array => [ConfirmationRequest::class, 'POST', '/api/confirmations', $fields + ['code' => 'heart', 'level' => 'ask-vet', 'words' => 'Ask.']];
 
     return [
+        'batch asked.required' => $batch(['asked' => null]),
+        'batch asked.array' => $batch(['asked' => 'rounds']),
+        'batch title.max' => $batch(['title' => str_repeat('t', 201)]),
+        'batch by.required' => $batch(['by' => null]),
+        'batch by.filled' => $batch(['by' => '']),
+        'batch by.max' => $batch(['by' => str_repeat('I', 61)]),
+        'batch oven.max' => $batch(['oven' => str_repeat('o', 61)]),
+        'batch oven.filled' => $batch(['oven' => ' ']),
+        'batch ovens.between' => $batch(['ovens' => 11]),
+        'batch trays.between' => $batch(['trays' => 0]),
+        'batch at.regex' => $batch(['at' => 'now']),
+        'batch startAt.regex' => $batch(['startAt' => '14:00']),
+        'accepted class.in' => $accepted(['class' => 'crumbly']),
+        'accepted of.in' => $accepted(['of' => 'love']),
+        'accepted factor.between' => $accepted(['factor' => 11]),
         'dog name.required' => $dog(['name' => '']),
         'dog name.filled' => [DogRequest::class, 'PATCH', '/api/dogs/{dog}', ['name' => '']],
         'dog name.unique' => $dog(['name' => 'Quill']),
@@ -106,7 +125,7 @@ it('says the message that was written for that mistake, beside its field', funct
 
 it('has a mistake for every message that is written', function (): void {
     $written = [];
-    foreach (['dog' => DogRequest::class, 'kitchen' => KitchenRequest::class, 'product' => ProductRequest::class, 'recipe' => RecipeRequest::class, 'weighing' => WeighingRequest::class, 'saying' => ConfirmationRequest::class, 'judge' => JudgeRequest::class, 'photo' => PhotoRequest::class] as $short => $request) {
+    foreach (['batch' => BatchRequest::class, 'accepted' => AcceptedFactorRequest::class, 'dog' => DogRequest::class, 'kitchen' => KitchenRequest::class, 'product' => ProductRequest::class, 'recipe' => RecipeRequest::class, 'weighing' => WeighingRequest::class, 'saying' => ConfirmationRequest::class, 'judge' => JudgeRequest::class, 'photo' => PhotoRequest::class] as $short => $request) {
         foreach (array_keys((new $request())->messages()) as $name) {
             $written[] = "$short $name";
         }

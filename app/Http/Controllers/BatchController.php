@@ -11,11 +11,13 @@ use App\Models\Batch;
 use App\Models\Recipe;
 use App\Support\Batches;
 use App\Support\NewRow;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 use MildBowl\Core\Questions\RequestRefused;
 
 /** Batches: begun from a sheet, made, finished. What they were begun with never changes. */
@@ -29,7 +31,7 @@ final class BatchController
         $recipe = $request->query('recipe');
         $batches = Batch::query()->select(['kitchen_id', 'id', 'version', 'recipe_id', 'title', 'oven', 'begun_at', 'begun_by', 'summary'])->orderByDesc('begun_at')->limit(self::MOST);
         if (is_string($recipe)) {
-            $batches->where('recipe_id', Recipe::query()->findOrFail($recipe)->id);
+            $batches->where('recipe_id', (Str::isUuid($recipe) ? Recipe::query()->findOrFail($recipe) : throw (new ModelNotFoundException)->setModel(Recipe::class))->id);
         }
 
         return BatchSlipResource::collection($batches->get());

@@ -30,7 +30,12 @@ final class BatchRequest extends StrictRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['asked.required' => 'Say what is to be baked.', 'by.required' => 'Say who is baking: a name is enough.', 'by.filled' => 'Say who is baking: a name is enough.', 'at.regex' => 'This must be a moment in UTC such as 2026-05-14T12:05:30.000Z.', 'startAt.regex' => 'This must be a minute such as 2026-05-14T14:05.'];
+        return [
+            'asked.required' => 'Say what is to be baked.', 'asked.array' => 'Say what is to be baked.', 'title.max' => 'A name has at most 200 letters.', 'by.max' => 'A name has at most 60 letters.',
+            'oven.max' => 'The name of an oven has at most 60 letters.', 'oven.filled' => 'An oven has a name, or none is said.',
+            'ovens.between' => 'From 1 to '.BakeQuestion::MOST_OVENS.' ovens.', 'trays.between' => 'From 1 to '.BakeQuestion::MOST_TRAYS.' trays at once.',
+            'by.required' => 'Say who is baking: a name is enough.', 'by.filled' => 'Say who is baking: a name is enough.', 'at.regex' => 'This must be a moment in UTC such as 2026-05-14T12:05:30.000Z.', 'startAt.regex' => 'This must be a minute such as 2026-05-14T14:05.',
+        ];
     }
 
     /** As it was sent, objects apart from lists. */

@@ -112,7 +112,7 @@ final readonly class BatchLog
     {
         $of = $this->log->measured($lot === '' ? null : $lot);
         $each = $of['bakedGrams'] !== null && $of['count'] > 0 ? $of['bakedGrams'] / $of['count'] : (float) $portion['piece']['bakedGrams']['best'];
-        $waste = $of['wasteGrams'] + $of['wastePieces'] * $each;
+        $waste = $of['wasteGrams'] + $of['tastedGrams'] + $of['wastePieces'] * $each;
 
         return ['count' => $of['count'] > 0 ? $of['count'] : null, 'bakedGrams' => $of['bakedGrams'] > 0 ? $of['bakedGrams'] : null, 'wasteGrams' => $waste > 0 ? $waste : null];
     }

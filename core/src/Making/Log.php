@@ -22,6 +22,12 @@ final readonly class Log
     /** What the scale shows may be over the dough by this share: a tray, a crumb, a draught. */
     private const SLACK = 1.02;
 
+    /** times all the dough that no single thing in it weighs, whoever doubled it. */
+    private const MUCH_MORE = 3.0;
+
+    /** times what was reckoned that nobody puts away uncounted. */
+    private const UNCOUNTED = 2.0;
+
     /** @var list<Entry> what stands, in the order it happened */
     public array $standing;
 
@@ -142,6 +148,8 @@ final readonly class Log
             EntryKind::More, EntryKind::Stopped => $this->ofTimer($new),
             EntryKind::Core => self::core((float) $new->number('celsius')),
             EntryKind::Count, EntryKind::Weight, EntryKind::Waste, EntryKind::Bag => $this->amount($new, $planned->of($lot), $lot),
+            EntryKind::Tasted => self::tooMuch((float) $new->number('grams'), $planned->of(null)['doughGrams'], 1.0),
+            EntryKind::Made => self::tooMuch(self::weighed($new), $planned->of(null)['doughGrams'], self::MUCH_MORE),
             EntryKind::Finished, EntryKind::GivenUp => $this->isClosed() ? 'This batch is finished already.' : null,
             default => null,
         };
@@ -184,6 +192,21 @@ final readonly class Log
         return 'There is no such timer in this batch.';
     }
 
+    private static function weighed(Entry $new): float
+    {
+        $entry = is_array($new->said['entry'] ?? null) ? $new->said['entry'] : [];
+
+        return is_numeric($entry['grams'] ?? null) ? (float) $entry['grams'] : 0.0;
+    }
+
+    /** @param  float  $doughGrams  that were planned; 0: of a recipe that is told without amounts */
+    private static function tooMuch(float $grams, float $doughGrams, float $times): ?string
+    {
+        return $doughGrams > 0.0 && $grams > $times * $doughGrams
+            ? Figure::of($grams).' g of it are '.($times > 1.0 ? 'far ' : '').'more than the '.Figure::of(round($doughGrams)).' g of dough that were planned: is the bowl on the scale? Tare it, and weigh again.'
+            : null;
+    }
+
     private static function core(float $celsius): ?string
     {
         if ($celsius >= self::CORE_FROM && $celsius <= self::CORE_TO) {
@@ -208,6 +231,15 @@ final readonly class Log
         if ($new->kind === EntryKind::Bag && $pieces !== null && $measured['count'] !== null && $pieces + $this->bagged($lot) > $measured['count']) {
             return Figure::of($pieces + $this->bagged($lot)).' put away are more than the '.Figure::of($measured['count']).' that were counted: count them again, or correct the count.';
         }
+        if ($new->kind === EntryKind::Bag && $pieces === 0.0) {
+            return 'Nothing was put away so: say how many pieces.';
+        }
+        if ($new->kind === EntryKind::Bag && $pieces !== null && $measured['count'] === null && $of['count'] > 0.0 && $pieces + $this->bagged($lot) > self::UNCOUNTED * ceil($of['count'])) {
+            return Figure::of($pieces + $this->bagged($lot)).' put away are far more than the '.Figure::of(floor($of['count'])).' that were reckoned: count them first.';
+        }
+        if ($new->kind === EntryKind::Weight && $grams === 0.0) {
+            return 'Nothing is on the scale: lay them on it, and weigh again.';
+        }
         $most = $of['doughGrams'] * self::SLACK;
         if ($grams !== null && $most > 0.0 && $grams > $most) {
             return Figure::of($grams).' g are more than the '.Figure::of($of['doughGrams']).' g of dough that went in: is the bowl or the tray on the scale? Tare it, and weigh again.';
@@ -226,25 +258,38 @@ final readonly class Log
         return $pieces;
     }
 
-    /** @return array{count: ?float, bakedGrams: ?float, wastePieces: float, wasteGrams: float} of a lot; of all where none is named */
+    /** @return array{count: ?float, bakedGrams: ?float, wastePieces: float, wasteGrams: float, tastedGrams: float} of a lot; of all where none is named */
     public function measured(?string $lot): array
     {
-        $measured = ['count' => null, 'bakedGrams' => null, 'wastePieces' => 0.0, 'wasteGrams' => 0.0];
+        $count = $grams = [];
+        $wastePieces = $wasteGrams = $tastedGrams = 0.0;
         foreach ($this->standing as $one) {
-            if ($lot !== null && $one->text('lot') !== null && $one->text('lot') !== $lot) {
+            $of = $one->text('lot');
+            if ($lot !== null && $of !== null && $of !== $lot) {
                 continue;
             }
             match ($one->kind) {
-                EntryKind::Count => $measured['count'] = $one->number('pieces'),
-                EntryKind::Weight => $measured['bakedGrams'] = $one->number('grams'),
-                EntryKind::Waste => [$measured['wastePieces'], $measured['wasteGrams']] = [$measured['wastePieces'] + (float) $one->number('pieces'), $measured['wasteGrams'] + (float) $one->number('grams')],
+                EntryKind::Count => $count = self::lastOf($count, $of, $one->number('pieces')),
+                EntryKind::Weight => $grams = self::lastOf($grams, $of, $one->number('grams')),
+                EntryKind::Waste => [$wastePieces, $wasteGrams] = [$wastePieces + (float) $one->number('pieces'), $wasteGrams + (float) $one->number('grams')],
                 // what a dog had of it while it was made is gone as well
-                EntryKind::Tasted => $measured['wasteGrams'] += ($one->said['took'] ?? false) === true && ($one->said['ofBatch'] ?? false) === true ? (float) $one->number('grams') : 0.0,
+                EntryKind::Tasted => $tastedGrams += ($one->said['took'] ?? false) === true && ($one->said['ofBatch'] ?? false) === true ? (float) $one->number('grams') : 0.0,
                 default => null,
             };
         }
 
-        return $measured;
+        return ['count' => $count === [] ? null : array_sum($count), 'bakedGrams' => $grams === [] ? null : array_sum($grams), 'wastePieces' => $wastePieces, 'wasteGrams' => $wasteGrams, 'tastedGrams' => $tastedGrams];
+    }
+
+    /**
+     * What was measured last of each lot; what is measured of all of it stands for every one.
+     *
+     * @param  array<string, float>  $measured
+     * @return array<string, float>
+     */
+    private static function lastOf(array $measured, ?string $lot, ?float $figure): array
+    {
+        return $figure === null ? $measured : ($lot === null ? ['' => $figure] : [$lot => $figure] + array_diff_key($measured, ['' => true]));
     }
 
     /** @return list<array<array-key, mixed>> what was made otherwise than written, as `recipe.asMade` takes it */

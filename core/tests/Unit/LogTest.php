@@ -90,7 +90,7 @@ it('puts a correction in the place of what it corrects, the last of several, and
     $log = [entry('a', 'weight', ['grams' => 300], '12:00'), entry('b', 'count', ['pieces' => 40], '12:05'), entry('c', 'weight', ['grams' => 310], '12:10', 'a'), entry('d', 'weight', ['grams' => 312], '12:20', 'c'), entry('e', 'undone', [], '12:30', 'b')];
     $of = new Log($log);
     expect(array_map(static fn (Entry $one): array => [$one->id, substr($one->at, 11, 5)], $of->standing))->toBe([['d', '12:00']])
-        ->and($of->measured(null))->toBe(['count' => null, 'bakedGrams' => 312.0, 'wastePieces' => 0.0, 'wasteGrams' => 0.0])
+        ->and($of->measured(null))->toBe(['count' => null, 'bakedGrams' => 312.0, 'wastePieces' => 0.0, 'wasteGrams' => 0.0, 'tastedGrams' => 0.0])
         // two people correct the same: the later counts
         ->and((new Log([entry('a', 'weight', ['grams' => 1]), entry('b', 'weight', ['grams' => 2], '12:10', 'a'), entry('c', 'weight', ['grams' => 3], '12:09', 'a')]))->measured(null)['bakedGrams'])->toBe(2.0);
 });
@@ -116,7 +116,7 @@ it('tells how long a lot was in the heat', function (): void {
 });
 
 it('takes what a dog had of the batch off it, and nothing it had beside or would not have', function (): void {
-    $tasted = static fn (array $more): float => (new Log([entry('a', 'tasted', $more + ['dog' => 'd1', 'name' => 'Bosun', 'what' => 'licked the spoon', 'took' => true, 'grams' => 3, 'ofBatch' => true])]))->measured(null)['wasteGrams'];
+    $tasted = static fn (array $more): float => (new Log([entry('a', 'tasted', $more + ['dog' => 'd1', 'name' => 'Bosun', 'what' => 'licked the spoon', 'took' => true, 'grams' => 3, 'ofBatch' => true])]))->measured(null)['tastedGrams'];
     expect($tasted([]))->toBe(3.0)->and($tasted(['took' => false]))->toBe(0.0)->and($tasted(['ofBatch' => false]))->toBe(0.0);
 });
 
@@ -191,4 +191,36 @@ it('refuses what is no entry, at its place', function (array $entry, string $pat
     [['kind' => 'made', 'said' => ['entry' => ['row' => 1, 'share' => 2]]], '/said/entry/share'],
     [['kind' => 'core', 'said' => ['celsius' => 'hot']], '/said/celsius'],
     [['kind' => 'bag', 'said' => ['place' => 'hat', 'pieces' => 1, 'bags' => 1]], '/said/place'],
+]);
+
+it('adds up what was measured of each lot, the last of each', function (): void {
+    $of = static fn (Entry ...$log): array => array_intersect_key((new Log(array_values($log)))->measured(null), ['count' => 1, 'bakedGrams' => 1]);
+    $soft = entry('e1', 'count', ['pieces' => 30, 'lot' => 'soft ones'], '12:00');
+    $hard = entry('e2', 'count', ['pieces' => 40, 'lot' => 'hard ones'], '12:01');
+    $again = entry('e3', 'count', ['pieces' => 29, 'lot' => 'soft ones'], '12:02');
+    $all = entry('e4', 'count', ['pieces' => 65], '12:03');
+    expect($of($soft)['count'])->toBe(30.0)->and($of($soft, $hard)['count'])->toBe(70.0)->and($of($soft, $hard, $again)['count'])->toBe(69.0)
+        ->and($of($soft, $hard, $again, $all)['count'])->toBe(65.0)->and($of()['count'])->toBeNull()
+        ->and((new Log([$soft, $hard]))->measured('hard ones')['count'])->toBe(40.0)
+        ->and($of(entry('e5', 'weight', ['grams' => 120, 'lot' => 'soft ones']), entry('e6', 'weight', ['grams' => 80, 'lot' => 'hard ones']))['bakedGrams'])->toBe(200.0);
+});
+
+it('keeps a taste apart from what was wasted', function (): void {
+    $log = new Log([
+        entry('e1', 'waste', ['grams' => 20, 'why' => 'burnt']), entry('e2', 'tasted', ['dog' => 'a', 'name' => 'Bosun', 'what' => 'dough', 'took' => true, 'ofBatch' => true, 'grams' => 2]),
+        entry('e3', 'tasted', ['dog' => 'b', 'name' => 'Odette', 'what' => 'dough', 'took' => false, 'ofBatch' => true, 'grams' => 5]), entry('e4', 'tasted', ['dog' => 'b', 'name' => 'Odette', 'what' => 'apple', 'took' => true, 'grams' => 9]),
+    ]);
+    expect([$log->measured(null)['wasteGrams'], $log->measured(null)['tastedGrams']])->toBe([20.0, 2.0]);
+});
+
+it('weighs what went in against all the dough', function (string $kind, array $said, ?string $says): void {
+    $why = (new Log([]))->refusal(entry('e1', $kind, $said), planned());
+    $says === null ? expect($why)->toBeNull() : expect($why)->toContain($says);
+})->with([
+    ['made', ['entry' => ['row' => 0, 'grams' => 1500]], null], ['made', ['entry' => ['row' => 0, 'grams' => 1501]], '1501 g of it are far more than the 500 g'],
+    ['tasted', ['dog' => 'a', 'name' => 'A', 'what' => 'dough', 'took' => true, 'ofBatch' => true, 'grams' => 500], null],
+    ['tasted', ['dog' => 'a', 'name' => 'A', 'what' => 'dough', 'took' => true, 'ofBatch' => true, 'grams' => 501], '501 g of it are more than'],
+    ['bag', ['place' => 'jar', 'pieces' => 82, 'bags' => 1, 'lot' => 'soft ones'], null], ['bag', ['place' => 'jar', 'pieces' => 83, 'bags' => 1, 'lot' => 'soft ones'], 'far more than the 40'],
+    ['bag', ['place' => 'jar', 'pieces' => 1, 'bags' => 1], null], ['bag', ['place' => 'jar', 'pieces' => 0, 'bags' => 1], 'Nothing was put away'],
+    ['weight', ['grams' => 0], 'Nothing is on the scale'], ['weight', ['grams' => 0.1], null],
 ]);
