@@ -248,6 +248,29 @@ test('the oven goes on while the kitchen is away, and sends what was done when i
     expect(entries.map((one) => one.kind).sort()).toEqual(['done', 'timer'])
 })
 
+test('what two did while one was away: the later is told, and what she did besides is written down', async ({ page, browser, baseURL }) => {
+    const id = await begun(page, { recipe: { text: TEXT, steps: 'Mix.\nRoll out and stamp.' }, dogs: [] })
+    await page.goto(`/oven/${id}`)
+    await expect(main(page)).toHaveText('Done')
+    await page.context().route('**/api/**', (route) => route.abort())
+    const first = await stage(page).locator('.stage__words').textContent()
+    await main(page).click()
+    await expect(stage(page).locator('.stage__words')).not.toHaveText(first ?? '')
+    await page.getByRole('button', { name: 'A timer of 10 minutes' }).click()
+    // meanwhile another device does the same step
+    const elsewhere = await browser.newContext({ baseURL: baseURL ?? '' })
+    await told(await elsewhere.newPage(), id, 'done', { step: 's1' })
+    await elsewhere.close()
+    await page.context().unroute('**/api/**')
+    const trouble = page.getByRole('alert').filter({ hasText: 'Not written down: Done: Weigh out everything' })
+    await expect(trouble).toContainText('That step is done already, by Tom.', { timeout: 20_000 })
+    await expect(page.getByText('waits for the kitchen; kept in this browser')).toBeHidden()
+    const entries = (await (await page.request.get(`/api/batches/${id}/entries`)).json()) as { kind: string; by: string }[]
+    expect(entries.map((one) => `${one.kind} ${one.by}`).sort()).toEqual(['done Tom', 'timer Ines Marlow'])
+    await trouble.getByRole('button', { name: 'I see' }).click()
+    await expect(trouble).toBeHidden()
+})
+
 test('something added that a dog at the table may not have stops the eye, until it is undone', async ({ page }) => {
     const { dogs } = (await (await page.request.get('/api/kitchen')).json()) as { dogs: { id: string; name: string }[] }
     const id = await begun(page, {

@@ -120,6 +120,25 @@ describe('the outbox', () => {
         expect(outbox.entries).toEqual([])
     })
 
+    it('lets what stands by itself pass what was refused of the same row', async () => {
+        const { asked, kitchen, open } = world()
+        kitchen.away = true
+        const first = open()
+        for (const key of ['one', 'two', 'three'])
+            await first.put({ ...add(key, { said: key }), path: 'batches/x/entries', kind: 'entries', id: 'x', apart: true })
+        kitchen.away = false
+        kitchen.answer = (one) => {
+            if (JSON.stringify(one.body).includes('one')) throw refused(422)
+            return {}
+        }
+        const next = open()
+        await next.work()
+        expect(asked.map((one) => one.body)).toEqual([{ said: 'one' }, { said: 'two' }, { said: 'three' }])
+        expect(next.entries.map((one) => [one.key, one.state])).toEqual([['one', 'refused']])
+        next.drop('one')
+        expect(next.entries).toEqual([])
+    })
+
     it('keeps what was refused when nobody looked, lets nothing pass it to the same row, and sends it again or lets it go', async () => {
         const { asked, kitchen, open } = world()
         kitchen.away = true

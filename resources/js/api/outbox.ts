@@ -27,9 +27,11 @@ export interface Entry {
     problem: Problem | null
     /** whether it was on its way before: the kitchen may have it already */
     tried: boolean
+    /** what was done later does not rest on it: it goes though this was refused */
+    apart?: boolean
 }
 
-export type NewEntry = Pick<Entry, 'method' | 'path' | 'kind' | 'id' | 'name' | 'body' | 'base'> & { key?: string }
+export type NewEntry = Pick<Entry, 'method' | 'path' | 'kind' | 'id' | 'name' | 'body' | 'base' | 'apart'> & { key?: string }
 
 /** What became of a change: the kitchen did it, or does not answer and it waits. A refusal is thrown. */
 export type Sent = { done: true; answer: unknown } | { done: false }
@@ -205,7 +207,8 @@ export class Outbox {
         return this.entries.find(
             (one) =>
                 one.state === 'waits' &&
-                !this.entries.some((other) => other.at < one.at && other.state === 'refused' && other.kind === one.kind && other.id === one.id),
+                (one.apart === true ||
+                    !this.entries.some((other) => other.at < one.at && other.state === 'refused' && other.kind === one.kind && other.id === one.id)),
         )
     }
 

@@ -7,10 +7,11 @@ import type { WorkStep } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
-import FindingMark from '../ui/FindingMark.vue'
-import { figure, pieces } from '../ui/format'
+import { figure } from '../ui/format'
 import IconButton from '../ui/IconButton.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
+import BatchFigures from './BatchFigures.vue'
+import BatchTroubles from './BatchTroubles.vue'
 import CoreStep from './CoreStep.vue'
 import CountAndFinish from './CountAndFinish.vue'
 import { hourOf } from './clockwork'
@@ -32,7 +33,7 @@ const outbox = useOutbox()
 const { layClipping, sheet } = useSheet()
 const id = computed(() => String(route.params['id'] ?? ''))
 const page = useBatch(id)
-const { batch, state, figures, isLate, problem, refused } = page
+const { batch, state, problem, refused } = page
 const { now, ringing, running, isQuiet, canNotify, permissionGranted, ensurePermissions } = useAlarm(
     computed(() => (state.value.isClosed ? [] : state.value.timers)),
 )
@@ -140,25 +141,6 @@ function ownTimer(minutes: number): void {
     void page.tell('timer', { timer: crypto.randomUUID(), name: `${minutes} min`, seconds: 60 * minutes })
 }
 
-/** Poison, whoever wrote it; and what was added that a dog at the table may not have. */
-const stops = computed(() => {
-    const given = figures.value
-    if (given === null || batch.value === null) return []
-    const was = batch.value.answer
-    const before = new Set(
-        [...was.lines, ...was.steps].flatMap((one) => one.findings.map((finding) => `${finding.level} ${finding.code} ${finding.dog ?? ''}`)),
-    )
-
-    return given.lines
-        .flatMap((line) => line.findings.map((finding) => ({ line, finding })))
-        .filter(
-            ({ finding }) =>
-                ['never', 'unknown', 'allergen', 'ask-vet', 'check-label'].includes(finding.level) &&
-                finding.confirmed !== true &&
-                (finding.level === 'never' || !before.has(`${finding.level} ${finding.code} ${finding.dog ?? ''}`)),
-        )
-})
-const open = computed(() => batch.value?.answer.verdict.dogs.filter((dog) => !dog.cleared).map((dog) => dog.name) ?? [])
 const isWaiting = computed(() => outbox.entries.some((one) => one.kind === 'entries' && one.id === id.value && one.state === 'waits'))
 
 /** The minutes it really took become the recipe's, as long as its method is the one that was followed. */
@@ -234,13 +216,7 @@ async function makeAgain(): Promise<void> {
                 />
                 <v-btn v-if="canNotify && !permissionGranted" @click="ensurePermissions">Ring elsewhere too</v-btn>
             </header>
-            <p v-if="refused !== null" class="trouble" role="alert">{{ refused }} <v-btn variant="outlined" @click="refused = null">I see</v-btn></p>
-            <section v-if="stops.length > 0" class="oven__stop" role="alert" aria-label="This stops the batch">
-                <p v-for="{ line, finding } in stops" :key="`${line.text} ${finding.code} ${finding.dog}`">
-                    <FindingMark :level="finding.level" /> <strong>{{ finding.dog ?? 'Every dog' }}: {{ line.text }}.</strong> {{ finding.message }}
-                    {{ finding.advice }}
-                </p>
-            </section>
+            <BatchTroubles :page="page" />
             <div class="oven__halves">
                 <div class="oven__now">
                     <StepStage
@@ -360,31 +336,7 @@ async function makeAgain(): Promise<void> {
                             /></label>
                             <v-btn variant="tonal" :height="64" @click="ownTimer(ownMinutes)">Set</v-btn>
                         </div>
-                        <div v-if="figures !== null" class="oven__figures" :class="{ 'oven__figures--late': isLate }" aria-live="polite">
-                            <p v-if="isLate" class="hint">Not checked yet.</p>
-                            <p>
-                                <strong>{{ Math.floor(figures.piece.count.best + 1e-9) }}</strong> pieces of
-                                <strong>{{ figure(figures.piece.kcal.best) }}</strong> kcal<template v-if="figures.batch.feel !== null"
-                                    >; {{ figures.batch.feel }}</template
-                                >
-                            </p>
-                            <ul>
-                                <li v-for="ration in figures.rations" :key="ration.dog">
-                                    <strong>{{ ration.dog }}</strong>
-                                    {{
-                                        ration.piecesPerDay === null
-                                            ? 'as the vet says'
-                                            : ration.piecesPerDay === 0
-                                              ? 'none'
-                                              : `${pieces(ration.piecesPerDay)} a day`
-                                    }}
-                                </li>
-                            </ul>
-                        </div>
-                        <p v-if="open.length > 0" class="oven__open">
-                            <FindingMark level="ask-vet" /> Begun while not cleared for {{ open.join(', ') }}: give them none of it before that is
-                            settled.
-                        </p>
+                        <BatchFigures :page="page" />
                         <p v-if="!canStayAwake && isMaking" class="hint">This browser cannot keep the screen awake: timers ring all the same.</p>
                         <ul v-if="batch.plan.warnings.length > 0" class="oven__warnings" aria-label="About the plan">
                             <li v-for="one in batch.plan.warnings" :key="one">{{ one }}</li>

@@ -78,6 +78,8 @@ export function useBatch(id: Ref<string>) {
             .filter((one) => one.kind === 'entries' && one.id === id.value && one.state === 'waits')
             .map((one) => one.body as unknown as BatchEntry),
     )
+    /** what waited while the kitchen was away, and could not be when it came back */
+    const refusedSince = computed(() => outbox.entries.filter((one) => one.kind === 'entries' && one.id === id.value && one.state === 'refused'))
     const entries = computed<BatchEntry[]>(() => {
         const known = batch.value?.entries ?? []
         const ids = new Set(known.map((one) => one.id))
@@ -135,6 +137,8 @@ export function useBatch(id: Ref<string>) {
                 name: `${NAMES[kind] ?? 'an entry'} of “${batch.value?.title ?? 'a batch'}”`,
                 body: entry as unknown as Record<string, unknown>,
                 base: null,
+                // each entry of a log stands by itself
+                apart: true,
             })
 
             return true
@@ -199,7 +203,7 @@ export function useBatch(id: Ref<string>) {
     )
     watch(id, load, { immediate: true })
 
-    return { batch, entries, state, figures, isLate, isStale, problem, refused, tell, load }
+    return { batch, entries, state, figures, isLate, isStale, problem, refused, refusedSince, tell, load }
 }
 
 export type BatchOnPage = ReturnType<typeof useBatch>
