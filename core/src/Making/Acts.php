@@ -85,7 +85,7 @@ final class Acts
             $isThing = ($at > 0 || in_array($verb, self::OF_THINGS, true)) && isset(Compiled::tables()['workNouns'][$verb ?? '']) && preg_match('/^\p{L}+\s+(?:the|a|an|your|each|it|them|all|some|with|into|out|in|on|at|over|from|to|through|until|till|up|gently|slowly|lightly|[\d½¼]+)\b/u', $rest) !== 1;
             $kind = $isThing ? null : self::moved($word, $rest) ?? ($verb === null ? null : self::kind($verb, $rest, $before[2] ?? $earlier));
             // "leave to set" is one act
-            $isLeftTo = $before !== null && $before[2] === $kind && in_array($before[1], self::LETS, true) && preg_match('/[,;]/', substr($sentence, $before[0], $at - $before[0])) !== 1;
+            $isLeftTo = $before !== null && ($before[2] === $kind || ($before[2] === Kind::Dry && in_array($kind, [Kind::Cool, Kind::Dry, Kind::Rest, Kind::Set], true))) && in_array($before[1], self::LETS, true) && preg_match('/[,;]/', substr($sentence, $before[0], $at - $before[0])) !== 1;
             if ($kind !== null && ! $isLeftTo && ($kind !== ($before[2] ?? null) || $kind->finishes())) {
                 $verbs[] = [$at, $verb ?? mb_strtolower($word), $kind];
             }
@@ -200,7 +200,7 @@ final class Acts
         $of = Compiled::tables()['workVerbs'];
         if (in_array($verb, self::LETS, true)) {
             $isInHeat = in_array($before, [Kind::Heat, Kind::Dry, Kind::Turn, Kind::Look], true);
-            if (preg_match('/\bturned[- ]off oven|oven\b.{0,20}\boff\b|\bin(?:side)? (?:the )?oven\b/u', $rest) === 1 || $isInHeat && preg_match('/^\p{L}+\s+(?:\S+\s+)?in (?:it|there)\b|\bdoor\s+(?:shut|closed|open|ajar)\b/u', $rest) === 1) {
+            if (preg_match('/\bturned[- ]off oven|oven\b.{0,20}\boff\b|\bin(?:side)? (?:the |a )?(?:\p{L}+ )?oven\b/u', $rest) === 1 || $isInHeat && preg_match('/^\p{L}+\s+(?:\S+\s+)?in (?:it|there)\b|\bdoor\s+(?:shut|closed|open|ajar)\b/u', $rest) === 1) {
                 return Kind::Dry;
             }
             preg_match_all('/\p{L}+/u', substr($rest, strlen($verb), 60), $words);
