@@ -247,3 +247,18 @@ test('before it is begun the sheet says when it is ready, and when to begin to b
     await page.goto(`/card/${id}`)
     await expect(page.getByRole('region', { name: 'Batches of it' }).getByRole('link')).toContainText('in the making')
 })
+
+test('of what is written from so much to so much, the less and the more are one tap each', async ({ page }) => {
+    const id = await begun(page, { recipe: { text: '300 g oat flour\n1/4 to 1/2 cup water' }, dogs: [] })
+    await page.goto(`/oven/${id}`)
+    await page.getByRole('button', { name: 'What went in' }).click()
+    const went = page.getByRole('region', { name: 'What went in' })
+    await went.getByRole('button', { name: '300 g oat flour' }).click()
+    await expect(went.getByRole('button', { name: /^the less of it/ })).toHaveCount(0)
+    await went.getByRole('button', { name: '1/4 to 1/2 cup water' }).click()
+    await expect(went.getByRole('button', { name: 'the less of it, 59 g' })).toBeVisible()
+    await went.getByRole('button', { name: 'all of it, 120 g' }).click()
+    await expect(went.getByRole('button', { name: /1\/4 to 1\/2 cup water all of it, 120 g/ })).toBeVisible()
+    const entries = (await (await page.request.get(`/api/batches/${id}/entries`)).json()) as { said: { entry: unknown } }[]
+    expect(entries[0]?.said.entry).toEqual({ row: 1, grams: 120 })
+})

@@ -55,6 +55,13 @@ final class Acts
             return [];
         }
         $verbs[0][0] = 0;
+        foreach ($verbs as $n => [$at]) {
+            // "after ten minutes turn the tray": when it is done stands in front
+            $from = $verbs[$n - 1][0] ?? 0;
+            if ($n > 0 && preg_match('/\b(?:'.self::WHEN.')[\s,]*$/iu', substr($sentence, $from, $at - $from), $when, PREG_OFFSET_CAPTURE) === 1 && $when[0][1] > 0) {
+                $verbs[$n][0] = $from + $when[0][1];
+            }
+        }
         $acts = [];
         foreach ($verbs as $n => [$at, $verb, $kind]) {
             $end = $verbs[$n + 1][0] ?? strlen($sentence);

@@ -239,15 +239,23 @@ final class Firing
     {
         $sign = $stage->sign === '' ? '' : ' Done: '.$stage->sign.'.';
         if ($told !== null && $told->text !== '') {
-            return $this->ofWhat($told->text).$sign;
+            $ours = $kind === Kind::Heat ? Range::of($stage->minutesLow, ($stage->minutesLow + $stage->minutesHigh) / 2, $stage->minutesHigh) : null;
+            $isBeside = $ours !== null && $told->minutes !== null && $this->inOven() && ($ours->low !== $told->minutes->low || $ours->high !== $told->minutes->high);
+
+            return $this->ofWhat($told->text).($isBeside ? ' Reckoned: '.self::time($ours).'.' : '').$sign;
         }
-        [$unit, $in] = $minutes->low >= self::IN_HOURS ? ['h', 60.0] : ['min', 1.0];
-        $written = static fn (float $one): string => Figure::of(round($one / $in, 1));
-        $time = $written($minutes->low).($minutes->isExact() ? '' : '–'.$written($minutes->high));
         $does = ['turn over and dry' => 'dry', 'chill' => $kind === Kind::Set ? 'set' : 'chill', 'heat in short bursts' => 'heat'][$stage->does] ?? $stage->does;
         $it = $does === 'leave in the turned-off oven' ? 'Leave '.$this->what.' in the turned-off oven' : ($does === 'set' ? 'Let '.$this->what.' set' : ucfirst($does).' '.$this->what);
 
-        return $it.($celsius === null ? '' : " at $celsius °C").($this->process === 'microwave' ? ' in bursts of 30 seconds' : '').", $time $unit.".$sign;
+        return $it.($celsius === null ? '' : " at $celsius °C").($this->process === 'microwave' ? ' in bursts of 30 seconds' : '').', '.self::time($minutes).'.'.$sign;
+    }
+
+    private static function time(Range $minutes): string
+    {
+        [$unit, $in] = $minutes->low >= self::IN_HOURS ? ['h', 60.0] : ['min', 1.0];
+        $written = static fn (float $one): string => Figure::of(round($one / $in, 1));
+
+        return $written($minutes->low).($minutes->isExact() ? '' : '–'.$written($minutes->high))." $unit";
     }
 
     /** Whole minutes, halves under two: early rather than late. */

@@ -20,7 +20,8 @@ final class Place
     public static function named(string $words): ?string
     {
         foreach (Compiled::tables()['workPlaces'] as $name => $process) {
-            if (preg_match('/\b'.preg_quote((string) $name, '/').'(?:s|ed|ing)?\b/iu', $words) === 1) {
+            $stem = preg_quote((string) preg_replace('/e$/', '', (string) $name), '/');
+            if (preg_match("/\\b$stem".(str_ends_with((string) $name, 'e') ? '(?:es?|ed|ing)' : '(?:s|ed|ing)?').'\b/iu', $words) === 1) {
                 return $process;
             }
         }

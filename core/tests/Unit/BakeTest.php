@@ -337,3 +337,21 @@ it('refuses in words, with the place in the whole request', function (mixed $que
     'no oven' => [['version' => 1, 'recipe' => ['text' => WORKED]], ['ovens' => 0], '/ovens', 'from 1 to 10'],
     'a wall of trays' => [['version' => 1, 'recipe' => ['text' => WORKED]], ['trays' => 21], '/trays', 'from 1 to 20'],
 ]);
+
+it('lets a sheet be turned over that two hands can turn, by hand, and shows the sign at each look', function (): void {
+    $tray = static fn (int $wide, int $long): array => work(['recipe' => ['text' => "500 g minced turkey\n60 g oat flour"], 'cut' => ['shape' => 'grid', 'sheetWidthMm' => $wide, 'sheetLengthMm' => $long, 'depthMm' => 15, 'columns' => 8, 'rows' => 6], 'bake' => ['texture' => 'tray']]);
+    $warns = static fn (array $answer): bool => str_contains(implode($answer['warnings']), 'does not turn over');
+    expect($warns($tray(200, 300)))->toBeFalse()->and($warns($tray(201, 300)))->toBeTrue()->and($warns($tray(200, 301)))->toBeTrue();
+    $steps = $tray(200, 300);
+    expect(stepsOf($steps, 'turn')[0]['hands'])->toBe('on')
+        ->and(stepsOf($steps, 'look')[0]['text'])->toContain('Done: ')
+        ->and(stepsOf(work(['recipe' => ['text' => WORKED], 'bake' => ['texture' => 'frozen']]), 'look'))->toBe([]);
+});
+
+it('tells the time that is reckoned beside the maker\'s own, where they are not the same', function (): void {
+    $text = static fn (string $steps): string => stepsOf(work(['recipe' => ['text' => WORKED, 'steps' => $steps], 'cut' => COIN]), 'heat')[0]['text'];
+    expect($text('Bake 20 minutes at 175 °C.'))->toContain('Reckoned: 15–25 min.')
+        ->and($text('Bake 15 to 25 minutes at 175 °C.'))->not->toContain('Reckoned')
+        ->and($text('Bake until golden.'))->not->toContain('Reckoned')
+        ->and($text(''))->not->toContain('Reckoned');
+});

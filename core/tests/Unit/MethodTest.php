@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use MildBowl\Core\Making\Duration;
 use MildBowl\Core\Making\Method;
+use MildBowl\Core\Making\Place;
 use MildBowl\Core\Making\Told;
 use MildBowl\Core\Making\Warmth;
 use MildBowl\Core\Tests\Support\Asking;
@@ -79,3 +80,26 @@ it('reads a heat without a verb whatever letters stand behind it', function (int
     expect(array_map(static fn (Told $one): string => $one->kind->value, $acts))->toBe(['shape', 'heat'])
         ->and($acts[1]->minutes?->best)->toEqual(30)->and($acts[1]->heat?->celsius)->toEqual(170);
 })->with(range(0, 24));
+
+it('tells when in the heat an act is done', function (): void {
+    $of = static fn (string $steps): Told => toldIn($steps)[1];
+    expect($of('Bake 20 minutes, turning half-way.')->isTimed())->toBeTrue()
+        ->and($of('Bake 20 minutes, turning once.')->isTimed())->toBeFalse()
+        ->and($of('Bake 20 minutes, look every five minutes.')->isTimed())->toBeTrue()
+        ->and($of('Bake 20 minutes, after ten minutes turn the tray.')->after)->toEqual(10);
+});
+
+it('knows what makes a dough, or pieces of one, from what is done to baked things', function (string $verb, bool $makes): void {
+    expect(toldIn(ucfirst($verb).' it on the tray.')[0]->makesADough())->toBe($makes);
+})->with([
+    ...array_map(static fn (string $verb): array => [$verb, true], ['mix', 'knead', 'roll', 'shape', 'form', 'press', 'spread', 'pipe', 'drop', 'pour', 'fill', 'flatten', 'divide', 'spoon', 'scoop', 'stamp', 'mould', 'portion']),
+    ...array_map(static fn (string $verb): array => [$verb, false], ['cut', 'brush', 'dip', 'lay', 'score', 'sprinkle', 'mash', 'chill', 'bake']),
+]);
+
+it('knows in what it is heated by its words', function (string $words, ?string $where): void {
+    expect(Place::named($words))->toBe($where);
+})->with(static function (): array {
+    $rows = array_map(static fn (string $row): array => explode(',', $row), array_slice(file(__DIR__.'/../../data/work-places.csv', FILE_IGNORE_NEW_LINES) ?: [], 1));
+
+    return [...array_map(static fn (array $row): array => ["put it: $row[0], and wait", $row[1]], $rows), ['fried on both sides', null], ['a boiler', null], ['in a pan', null], ['microwaved', 'microwave'], ['simmering', 'hob']];
+});

@@ -20,6 +20,8 @@ const SHARES = [
     { share: 1 / 3, says: 'one of three' },
     { share: 0, says: 'left out' },
 ]
+/** share by which the ends of what is written differ before each is offered */
+const ENDS_FROM = 0.1
 /** As a hand says it, by the word of the feel. */
 const HAND: Record<string, string> = {
     crumbles: 'crumbles, cracks',
@@ -66,6 +68,17 @@ function saidOf(line: { row: number; span: number[] }): BatchEntry | undefined {
             (entry.span === undefined || entry.span === null || entry.span[0] === line.span[0])
         )
     })
+}
+
+/** "¼ to ½ cup": the less and the more of it, each in one tap. */
+function ends(line: AnswerLine): { grams: number; says: string }[] {
+    const { low, best, high } = line.grams ?? { low: 0, best: 0, high: 0 }
+    if (best <= 0 || (high - low) / best < ENDS_FROM || !/\d.*(?:-|–|\bto\b|\bor\b).*\d/.test(line.text)) return []
+
+    return [
+        { grams: Math.round(10 * low) / 10, says: `the less of it, ${grams(low)}` },
+        { grams: Math.round(10 * high) / 10, says: `all of it, ${grams(high)}` },
+    ]
 }
 
 /** Which of several lines of one row is meant, where there are several. */
@@ -182,6 +195,14 @@ async function taste(): Promise<void> {
                     <v-btn v-for="one in SHARES" :key="one.says" variant="tonal" :height="64" @click="use(line, { share: one.share }, one.says)">{{
                         one.says
                     }}</v-btn>
+                    <v-btn
+                        v-for="one in ends(line)"
+                        :key="one.says"
+                        variant="tonal"
+                        :height="64"
+                        @click="use(line, { grams: one.grams }, one.says)"
+                        >{{ one.says }}</v-btn
+                    >
                     <NumberField
                         label="Weighed"
                         unit="g"
