@@ -314,7 +314,8 @@ final class Firing
             }
             $kind = $act->kind->finishes() ? Kind::Look : $kind;
             $every = $act->every;
-            $at = $every ?? $act->after ?? round($minutes->best / 2, 1);
+            $fromTheEnd = $act->beforeTheEnd();
+            $at = $every ?? $act->after ?? ($fromTheEnd === null ? round($minutes->best / 2, 1) : max(0.0, $minutes->best - $fromTheEnd));
             for ($times = 0; $at < $minutes->high && $times < ($every === null ? 1 : self::MOST_TIMES); $times++, $at += $every ?? 0.0) {
                 $kinds[] = $kind;
                 $this->within($task, $kind, $act->kind->finishes() ? 'Look at '.$this->what.'.' : $act->text, $at);

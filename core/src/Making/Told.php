@@ -31,10 +31,16 @@ final readonly class Told
         public ?Warmth $core = null,
     ) {}
 
-    /** Whether it is told when, of what goes on: "after ten minutes", "half-way", "every five". */
+    /** Whether it is told when, of what goes on: "after ten minutes", "half-way", "every five", "for the last five". */
     public function isTimed(): bool
     {
-        return $this->after !== null || $this->every !== null || $this->isHalfWay;
+        return $this->after !== null || $this->every !== null || $this->isHalfWay || $this->beforeTheEnd() !== null;
+    }
+
+    /** "For the last five minutes": so many minutes before it is done. */
+    public function beforeTheEnd(): ?float
+    {
+        return $this->minutes !== null && ! $this->kind->finishes() && preg_match('/\b(?:for|in) the last\b/iu', $this->text) === 1 ? $this->minutes->best : null;
     }
 
     /** Whether it is told of the turned-off oven: it dries in what heat is left. */

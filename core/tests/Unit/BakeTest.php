@@ -355,3 +355,12 @@ it('tells the time that is reckoned beside the maker\'s own, where they are not 
         ->and($text('Bake until golden.'))->not->toContain('Reckoned')
         ->and($text(''))->not->toContain('Reckoned');
 });
+
+it('does what is told of the heat at its time', function (string $steps, array $at): void {
+    $answer = work(['recipe' => ['text' => '300 g oat flour', 'steps' => $steps], 'cut' => COIN]);
+    [$heat] = stepsOf($answer, 'heat');
+    expect(array_map(static fn (array $step): float => round($step['startsAfterMinutes'] - $heat['startsAfterMinutes'], 1), stepsOf($answer, 'turn')))->toEqual($at);
+})->with([
+    ['Bake 30 minutes, turning once.', [15]], ['Bake 30 minutes, after ten minutes turn the tray.', [10]], ['Bake 30 minutes, and for the last five minutes turn the heat up.', [25]],
+    ['Bake 30 minutes, turning every ten minutes.', [10, 20]], ['Bake 30 minutes, turning half-way.', [15]], ['Bake ten minutes a side.', [10]], ['Bake 1 hour, turning every quarter of an hour.', [15, 30, 45]],
+]);
