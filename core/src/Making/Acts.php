@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MildBowl\Core\Making;
 
 use MildBowl\Core\Data\Compiled;
-use MildBowl\Core\Values\Range;
 
 /** A sentence of a method cut into its acts, each from its verb to the next; or from its heat, where it is told without a verb. */
 final class Acts
@@ -41,6 +40,9 @@ final class Acts
 
     /** Heat that goes on: "then 10 more at 150", "another 5 minutes". */
     private const AND_MORE = '/\b(?:then|and)\s+(?:for\s+)?(?:a\s+further\s+|another\s+)?(\d+)\s*(?:min(?:ute)?s?\.?\s*)?(?:(?:more|longer)\b|(?:at|@)\s*\d)|\banother\s+(\d+)\s*min/iu';
+
+    /** "another 20", "ten more" */
+    private const ANOTHER = '/^\s*(?:(?:and|then|for|bake|cook)\s+)*(?:another\b|\S+\s+(?:\S+\s+)?(?:more|longer)\b)/iu';
 
     private const OFF = '/^\p{L}+\s+(?:off\s+(?:the\s+|your\s+)?oven|(?:the\s+|your\s+)?oven\s+off)\b/u';
 
@@ -130,27 +132,52 @@ final class Acts
             if ($kind === Kind::Heat && preg_match(self::AND_MORE, substr($sentence, $at + 1, $end - $at - 1), $more, PREG_OFFSET_CAPTURE) === 1 && self::isTimed(substr($sentence, $at, $more[0][1] + 1))) {
                 $all[] = [$at + 1 + $more[0][1] + strlen($more[0][0]) - strlen((string) preg_replace('/^and\s+/iu', '', $more[0][0])), 'bake', Kind::Heat];
             }
-            if ($kind !== null && ! in_array($kind, [Kind::Prepare, Kind::Mix, Kind::Rest, Kind::Shape], true)) {
+            $isOfHands = $kind === null || in_array($kind, [Kind::Prepare, Kind::Mix, Kind::Rest, Kind::Shape], true);
+            if (! $isOfHands && $kind !== Kind::Turn) {
                 continue;
             }
             preg_match_all('/[^,;]+/', substr($sentence, $at, $end - $at), $clauses, PREG_OFFSET_CAPTURE);
-            foreach ($clauses[0] as $c => [$clause, $from]) {
-                $both = $clause.(isset($clauses[0][$c + 1]) ? ', '.$clauses[0][$c + 1][0] : '');
-                $before = $clauses[0][$c - 1][0] ?? '';
-                $isOnPlace = self::isTimed($clause) && (self::placed($before.$clause) !== null || preg_match(Told::BY_SIDES, $clause) === 1);
-                if ($c > 0 && self::isTimed($clause) && preg_match(self::THERE, $clause, $there) === 1) {
-                    $isFrozen = mb_strtolower($there[1]) === 'freezer';
-                    $all[] = [$at + $from + strspn($clause, ' '), $isFrozen ? 'freeze' : 'chill', $isFrozen ? Kind::Freeze : Kind::Chill];
-                    break;
-                }
-                if (($c > 0 || $kind === null) && ($isOnPlace || self::isHot($clause) && self::isTimed($both) || self::isTimed($clause) && self::isHot($both))) {
-                    $all[] = [$at + $from + strspn($clause, ' '), $isOnPlace ? self::placed($before.$clause) ?? 'fry' : 'bake', Kind::Heat];
+            $texts = array_column($clauses[0], 0);
+            foreach ($clauses[0] as $c => [, $from]) {
+                $does = $c > 0 || $kind === null ? self::heatIn($texts, $c, $isOfHands) : null;
+                if ($does !== null) {
+                    $all[] = [$at + $from + strspn($texts[$c], ' '), $does[0], $does[1]];
                     break;
                 }
             }
         }
 
         return $all;
+    }
+
+    /**
+     * What a clause without a verb tells of the heat or the cold: "170 for half an hour", "two minutes a side", "fridge two hours", "another 20".
+     *
+     * @param  list<string>  $clauses
+     * @param  bool  $isOfHands  whether what stands before is no act of the heat
+     * @return array{string, Kind}|null
+     */
+    private static function heatIn(array $clauses, int $c, bool $isOfHands): ?array
+    {
+        $clause = $clauses[$c];
+        if (preg_match(self::ANOTHER, $clause) === 1 && self::isTimed($clause)) {
+            return ['bake', Kind::Heat];
+        }
+        if (! $isOfHands) {
+            return null;
+        }
+        if (self::isTimed($clause) && preg_match(self::THERE, $clause, $there) === 1) {
+            return mb_strtolower($there[1]) === 'freezer' ? ['freeze', Kind::Freeze] : ['chill', Kind::Chill];
+        }
+        $there = ($clauses[$c - 1] ?? '').$clause;
+        if (self::isTimed($clause) && (self::placed($there) !== null || preg_match(Told::BY_SIDES, $clause) === 1)) {
+            return [self::placed($there) ?? 'fry', Kind::Heat];
+        }
+        $next = $clauses[$c + 1] ?? '';
+        $both = "$clause, $next";
+        $isHotHere = self::isHot($clause) || self::isHot($both) && ! self::isHot($next);
+
+        return $isHotHere && self::isTimed($both.', '.($clauses[$c + 2] ?? '')) || self::isTimed($clause) && self::isHot($both) ? ['bake', Kind::Heat] : null;
     }
 
     /** The verb of what is done there: "onto a hot griddle", "into boiling water". */
@@ -249,9 +276,6 @@ final class Acts
             $one->isOfCore ? $core ??= $one : $heat ??= $one;
         }
 
-        if ($kind === Kind::Heat && $minutes === null && preg_match('/^(?:then\s+)?(?:for\s+)?(\d+)\s+(?:(?:more|longer)\b|(?:at|@)\s*\d)/iu', $text, $more) === 1) {
-            $minutes = Range::exact((float) $more[1]);
-        }
         if ($kind === Kind::Heat && $minutes !== null && preg_match(Told::BY_SIDES, $text) === 1) {
             $minutes = $minutes->times(2.0);
         }

@@ -19,6 +19,9 @@ final class Comparing
     /** °C further from ours than anybody means: 80 where 180 is meant. Then ours stand until the maker says. */
     private const NOT_MEANT = 60.0;
 
+    /** °C from ours up to which a figure without a unit is taken for the unit that brings it there. */
+    private const MEANT = 45.0;
+
     private const FAN = 20.0;
 
     /** Share of our minutes by which hers may differ. */
@@ -57,6 +60,11 @@ final class Comparing
         }
         $isFan = $this->oven?->fan === true;
         $our = $first->celsius + ($isFan ? self::FAN : 0.0);
+        $american = abs($hers->celsius - $our) > self::NOT_MEANT ? $hers->asFahrenheit() : null;
+        if ($american !== null && (abs($american->celsius - $our) <= self::MEANT || $this->isLongAndCool($american->celsius < $our, $first))) {
+            $this->warnings[] = "The method says {$hers->written} without a unit: taken as °F, {$american->onTheDial()} °C.";
+            $hers = $american;
+        }
         if (abs($hers->celsius - $our) > self::NOT_MEANT && ! $this->isLongAndCool($hers->celsius < $our, $first)) {
             $this->warnings[] = "The method says {$hers->written}; such treats ".($first->does === 'dry' ? 'dry' : 'bake').' at about '.Figure::of($our).' °C'
                 .(abs($hers->celsius + 100 - $our) <= 20 ? ': is '.Figure::of(round($hers->celsius) + 100).' °C meant?' : '.').' The plan goes by '.Figure::of($our).' °C until the method says otherwise.';

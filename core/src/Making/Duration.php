@@ -44,6 +44,7 @@ final readonly class Duration
             if ($time !== null) {
                 $i++;
             }
+            $time ??= self::more($tokens, $numbers, $i);
             $time ??= $tokens[$i]->is('overnight') ? [Range::of(self::HOUR * self::A_NIGHT[0], self::HOUR * self::A_NIGHT[0], self::HOUR * self::A_NIGHT[1]), $i] : self::time($tokens, $numbers, $i);
             if ($time === null) {
                 continue;
@@ -55,6 +56,28 @@ final readonly class Duration
         }
 
         return $all;
+    }
+
+    /**
+     * "Another twenty", "10 more at 150": minutes, where no unit is told.
+     *
+     * @param  list<Token>  $tokens
+     * @return array{Range, int}|null minutes, and the index of the last token
+     */
+    private static function more(array $tokens, NumberReader $numbers, int $i): ?array
+    {
+        $isAnother = $tokens[$i]->is('another');
+        $number = $numbers->at($isAnother ? $i + 1 : $i);
+        if ($number === null || $number[0]->best < 1) {
+            return null;
+        }
+        [$range, $k] = $number;
+        $next = $tokens[$k] ?? null;
+        $isMore = $next?->is('more', 'longer') === true;
+        $after = $isMore ? $tokens[$k + 1] ?? null : $next;
+        $ends = $after === null || $after->is('.', ',', ';', ')', 'at', 'until', 'till', 'to', 'or', 'and', 'then', 'if', '@');
+
+        return $ends && ($isMore || $isAnother) ? [$range, $isMore ? $k : $k - 1] : null;
     }
 
     /**

@@ -34,7 +34,8 @@ final readonly class Heated
     {
         $ours = $body->processAt($main->texture);
         $place = $body->process === null ? Place::of($told) : null;
-        if ($place === null || $place === $ours->id() || ! $ours->killsRaw()) {
+        // jerky is dried, whatever it was boiled in before
+        if ($place === null || $place === $ours->id() || ! $ours->killsRaw() || $main->texture->id === 'jerky') {
             return new self($body, $ours, false, []);
         }
         $hers = Processes::named($place);

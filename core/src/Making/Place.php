@@ -10,7 +10,7 @@ use MildBowl\Core\Data\Compiled;
 final class Place
 {
     /** A share of it that is put by for another day, and not how all of it is finished. */
-    private const PUT_BY = '/\b(?:half|rest|remaining|remainder|spare|extra|left[- ]?overs?|some|any|surplus|others?|batch(?:es)?)\b/iu';
+    private const PUT_BY = '/\b(?:half|rest|remaining|remainder|spare|extra|left[- ]?overs?|some|any|surplus|others?|batch(?:es)?|quarters?|thirds?|most|what)\b/iu';
 
     private const COLD = ['freeze' => 'frozen', 'set' => 'set', 'chill' => 'set'];
 

@@ -99,7 +99,8 @@ final readonly class Warmth
             $unit .= ' '.$tokens[$k]->text;
             $last = $k;
         }
-        $isLed = $i > 0 && $tokens[$i - 1]->is('at', 'to', 'bake', 'oven') && (($tokens[$k] ?? null) === null || $tokens[$k]->is('for', 'until', 'till', ',', '.', ';', 'and', '('));
+        $led = $tokens[$i - (($tokens[$i - 1] ?? null)?->is(',') === true ? 2 : 1)] ?? null;
+        $isLed = $led?->is('at', 'to', 'bake', 'oven') === true && (($tokens[$k] ?? null) === null || $tokens[$k]->is('for', 'until', 'till', ',', '.', ';', 'and', '('));
         if ($unit === '' && ! ($isLed && $range->best >= self::LED) && ! ($range->best >= self::UNLED && self::isForATime($tokens[$k] ?? null, $clean))) {
             return null;
         }
@@ -109,10 +110,16 @@ final readonly class Warmth
         return [$celsius + (str_contains($unit, ' fan') ? self::FAN : 0.0), $last];
     }
 
-    /** "170 for half an hour" */
+    /** "170 for half an hour", "170, half an hour" */
     private static function isForATime(?Token $next, string $clean): bool
     {
-        return $next?->is('for') === true && (Duration::in(mb_strcut($clean, $next->offset, 40))[0] ?? null)?->isNear(self::BEHIND) === true;
+        return $next?->is('for', ',') === true && (Duration::in(mb_strcut($clean, $next->offset, 40))[0] ?? null)?->isNear(self::BEHIND) === true;
+    }
+
+    /** The same figure in °F, where nobody said of what it is; null where somebody did. */
+    public function asFahrenheit(): ?self
+    {
+        return preg_match('/^[^°ºcfg]*$/iu', str_replace('degrees', '', $this->written)) === 1 ? new self(($this->celsius - 32) * 5 / 9, $this->isOfCore, $this->written) : null;
     }
 
     /** Whether it is told of an oven with a fan: the air itself is cooler by as much. */

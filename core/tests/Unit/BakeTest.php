@@ -364,3 +364,12 @@ it('does what is told of the heat at its time', function (string $steps, array $
     ['Bake 30 minutes, turning once.', [15]], ['Bake 30 minutes, after ten minutes turn the tray.', [10]], ['Bake 30 minutes, and for the last five minutes turn the heat up.', [25]],
     ['Bake 30 minutes, turning every ten minutes.', [10, 20]], ['Bake 30 minutes, turning half-way.', [15]], ['Bake ten minutes a side.', [10]], ['Bake 1 hour, turning every quarter of an hour.', [15, 30, 45]],
 ]);
+
+it('takes a heat without a unit for the one that can be', function (string $steps, int $celsius, bool $isTold): void {
+    $answer = work(['recipe' => ['text' => '300 g oat flour', 'steps' => $steps], 'cut' => COIN]);
+    expect(stepsOf($answer, 'heat')[0]['oven']['celsius'])->toBe($celsius)
+        ->and(str_contains(implode($answer['warnings']), 'without a unit: taken as °F'))->toBe($isTold);
+})->with([
+    ['Oven at 250 for three hours.', 120, true], ['Bake at 250 °C for 20 minutes.', 175, false], ['Bake at 235 for 20 minutes.', 235, false], ['Bake at 240 for 20 minutes.', 175, false], ['Bake at 265 for 20 minutes.', 175, false], ['Bake at 266 for 20 minutes.', 130, true], ['Bake at 240 for 2 hours.', 115, true],
+    ['Bake at 350 for 20 minutes.', 175, false], ['Bake at 180 for 20 minutes.', 180, false], ['Bake at gas mark 9 for 20 minutes.', 175, false],
+]);
