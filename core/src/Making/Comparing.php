@@ -60,7 +60,7 @@ final class Comparing
         }
         $isFan = $this->oven?->fan === true;
         $our = $first->celsius + ($isFan ? self::FAN : 0.0);
-        $american = abs($hers->celsius - $our) > self::NOT_MEANT ? $hers->asFahrenheit() : null;
+        $american = $hers->celsius - $our > self::NOT_MEANT ? $hers->asFahrenheit() : null;
         if ($american !== null && (abs($american->celsius - $our) <= self::MEANT || $this->isLongAndCool($american->celsius < $our, $first))) {
             $this->warnings[] = "The method says {$hers->written} without a unit: taken as °F, {$american->onTheDial()} °C.";
             $hers = $american;

@@ -370,6 +370,18 @@ it('takes a heat without a unit for the one that can be', function (string $step
     expect(stepsOf($answer, 'heat')[0]['oven']['celsius'])->toBe($celsius)
         ->and(str_contains(implode($answer['warnings']), 'without a unit: taken as °F'))->toBe($isTold);
 })->with([
-    ['Oven at 250 for three hours.', 120, true], ['Bake at 250 °C for 20 minutes.', 175, false], ['Bake at 235 for 20 minutes.', 235, false], ['Bake at 240 for 20 minutes.', 175, false], ['Bake at 265 for 20 minutes.', 175, false], ['Bake at 266 for 20 minutes.', 130, true], ['Bake at 240 for 2 hours.', 115, true],
+    ['Oven at 250 for three hours.', 120, true], ['Bake at 250 °C for 20 minutes.', 175, false], ['Bake at 235 for 20 minutes.', 235, false], ['Bake at 240 for 20 minutes.', 175, false], ['Bake at 265 for 20 minutes.', 175, false], ['Bake at 266 for 20 minutes.', 130, true], ['Bake at 240 for 2 hours.', 115, true], ['Bake at 90 for 4 hours.', 90, false],
     ['Bake at 350 for 20 minutes.', 175, false], ['Bake at 180 for 20 minutes.', 180, false], ['Bake at gas mark 9 for 20 minutes.', 175, false],
+]);
+
+it('dries nothing raw in air that makes nothing safe, however the oven is told', function (string $steps, bool $heatsThrough): void {
+    $answer = work(['recipe' => ['text' => '500 g rabbit meat', 'steps' => $steps], 'cut' => COIN]);
+    $before = array_filter($answer['steps'], static fn (array $step): bool => str_starts_with($step['text'], 'Heat them through at 135'));
+    expect($before !== [])->toBe($heatsThrough)->and(stepsOf($answer, 'core'))->toHaveCount(1);
+    foreach (stepsOf($answer, 'dry') as $dry) {
+        expect($dry['startsAfterMinutes'])->toBeGreaterThan(stepsOf($answer, 'core')[0]['startsAfterMinutes']);
+    }
+})->with([
+    ['Bake at 95 °C fan for 3 hours.', true], ['Bake at 96 °C fan for 3 hours.', true], ['Bake at 100 °C fan for 3 hours.', false], ['Bake at 95 °C for 3 hours.', true], ['Bake at 100 °C for 3 hours.', false],
+    ['Air fry at 90 for 2 hours.', true], ['Dehydrate at 60 degrees for 8 hours.', true], ['Bake at 180 for 20 minutes.', false],
 ]);
