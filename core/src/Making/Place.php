@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace MildBowl\Core\Making;
 
 use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Language\Tokenizer;
 
 /** Where what is made is heated, or goes cold, as a method tells it: by the words of work-places.csv. */
 final class Place
 {
     /** A share of it that is put by for another day, and not how all of it is finished. */
-    private const PUT_BY = '/\b(?:half|rest|remaining|remainder|spare|extra|left[- ]?overs?|some|any|surplus|others?|batch(?:es)?|quarters?|thirds?|most|what)\b/iu';
+    private const PUT_BY = '/\b(?:half|rest|remaining|remainder|spare|extra|left[- ]?overs?|some|any|surplus|others?|quarters?|thirds?|most|what)\b/iu';
 
     private const COLD = ['freeze' => 'frozen', 'set' => 'set', 'chill' => 'set'];
 
@@ -79,10 +80,21 @@ final class Place
                 continue;
             }
             // what is rolled or mixed again was only firmed by it
-            $cold = isset(self::COLD[$one->kind->value]) && $n >= self::together($told) && preg_match(self::PUT_BY, $one->text) !== 1 ? self::COLD[$one->kind->value] : null;
+            $cold = isset(self::COLD[$one->kind->value]) && $n >= self::together($told) && ! self::isPutBy($one) ? self::COLD[$one->kind->value] : null;
         }
 
         return $cold;
+    }
+
+    private static function isPutBy(Told $one): bool
+    {
+        $words = Tokenizer::clean($one->text);
+        foreach (Duration::in($one->text) as $time) {
+            // "for half an hour" is no half of it
+            $words = str_replace($time->written, '', $words);
+        }
+
+        return preg_match(self::PUT_BY, $words) === 1;
     }
 
     private static function isHeat(Told $one): bool

@@ -74,6 +74,9 @@ const from = computed(() => (beginAt.value !== null && !isTooLate.value ? beginA
                     >Begin at <strong>{{ told(beginAt) }}</strong>.</template
                 >
             </p>
+            <ul v-if="answer.warnings.length > 0" class="oven__warnings" aria-label="About the plan">
+                <li v-for="one in answer.warnings" :key="one">{{ one }}</li>
+            </ul>
             <ol class="ready__plan" aria-label="What is done when" tabindex="0">
                 <li v-for="step in answer.steps" :key="step.id">
                     <time>{{ told(minuteAfter(from, Math.floor(step.startsAfterMinutes))) }}</time> <span>{{ step.text }}</span>
