@@ -176,3 +176,30 @@ test('what things cost is written down, and a swap shows what it changes', async
     await key(page, 'w')
     await expect(block(page).getByRole('listitem').first()).toContainText(/cost 1.30 → \d/)
 })
+
+test('a swap is of the line it stands under, though the answer of the sheet as it was is late', async ({ page }) => {
+    await openBench(page)
+    await write(page, '2 cups barley flour\n2 tbsp peanut butter\n1/2 cup raisins\n1/2 cup water')
+    await expect(row(page, 3)).toContainText('Never: grape')
+    // from here on the kitchen takes its time over the sheet; what may stand in comes at once
+    await page.route('**/api/ask/formulate', async (route) => {
+        await new Promise((resolve) => setTimeout(resolve, 1500))
+        await route.fallback().catch(() => undefined)
+    })
+    const asked: number[] = []
+    page.on('request', (request) => {
+        if (request.url().endsWith('/api/ask/swaps')) asked.push((request.postDataJSON() as { line: number }).line)
+    })
+    await row(page, 3)
+        .getByRole('button', { name: /Never: grape/ })
+        .click()
+    await block(page).getByRole('button', { name: 'Move up' }).click()
+    await expect(words(page, 2)).toHaveText('1/2 cup raisins')
+    await block(page).getByRole('button', { name: 'Swap this line' }).click()
+    const panel = page.getByRole('region', { name: 'What may stand in for 1/2 cup raisins' })
+    await expect(panel.getByRole('button', { name: /blueberries/ })).toBeVisible()
+    await expect(panel.getByRole('button', { name: /tahini/i })).toHaveCount(0)
+    expect(asked).toEqual([1])
+    await panel.getByRole('button', { name: /blueberries/ }).click()
+    await expect(page.locator('.row__text')).toHaveText(['2 cups barley flour', /blueberries/, '2 tbsp peanut butter', /water/])
+})

@@ -84,6 +84,7 @@ test("words that the browser's own handles select are the selection of the sheet
     await sheet(page).tap()
     await write(page, '2 cups oat flour\n1 egg\n1/4 cup water')
     await expect(row(page, 1)).toContainText('192 g')
+    await expect(row(page, 3)).toContainText('59 g')
     // a long press and its handles belong to the browser; what they do is this
     await page.evaluate(() => {
         const [first, second] = [...document.querySelectorAll('.row__text')].map((one) => one.firstChild ?? one)

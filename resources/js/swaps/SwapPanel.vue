@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { api } from '../api/client'
 import type { Candidate, SwapsAnswer } from '../api/types.generated'
 import { useQuestion } from '../bench/useQuestion'
@@ -13,7 +13,7 @@ const props = defineProps<{ index: number; text: string }>()
 const emit = defineEmits<{ close: []; look: [candidate: Candidate | null] }>()
 const kitchen = useKitchen()
 const { takeSwap } = useSheet()
-const { question } = useQuestion()
+const { question, freshness } = useQuestion()
 
 const JOBS = ['bind', 'bulk', 'thicken', 'wet', 'fat', 'protein', 'sweeten', 'flavour', 'leaven', 'coat']
 const answer = ref<SwapsAnswer | null>(null)
@@ -23,15 +23,21 @@ const at = ref(0)
 const problem = ref<string | null>(null)
 const list = ref<HTMLElement | null>(null)
 let turn = 0
+/** what the candidates belong to: the sheet as it stood, and the number of the line on it */
+const askedOf = shallowRef<{ sheet: ReturnType<typeof question>; index: number } | null>(null)
+/** the sheet was changed since: what would be taken is the sheet as it was */
+const isStale = computed(() => askedOf.value === null || askedOf.value.sheet !== question() || askedOf.value.index !== props.index)
 
 async function look(): Promise<void> {
     const asked = question()
     if (asked === null) return
     const mine = ++turn
+    const { index } = props
     try {
-        const given = await api.swaps({ ...asked, line: props.index, ...(corrected.value ? { jobs: jobs.value } : {}) })
+        const given = await api.swaps({ ...asked, line: index, ...(corrected.value ? { jobs: jobs.value } : {}) })
         if (mine !== turn) return
         answer.value = given
+        askedOf.value = { sheet: asked, index }
         if (!corrected.value) jobs.value = given.jobs
         at.value = 0
         problem.value = null
@@ -41,9 +47,16 @@ async function look(): Promise<void> {
         if (mine === turn) problem.value = wordsOf(error)
     }
 }
-onMounted(look)
+// which line it is, is known where the answer is of what stands on the sheet
+watch(
+    [freshness, () => props.index, question],
+    ([now]) => {
+        if (now === 'fresh' && isStale.value) void look()
+    },
+    { immediate: true },
+)
 
-const chosen = computed(() => answer.value?.candidates[at.value] ?? null)
+const chosen = computed(() => (isStale.value ? null : (answer.value?.candidates[at.value] ?? null)))
 watch(
     chosen,
     (candidate) => {
@@ -71,6 +84,7 @@ function toggle(job: string): void {
 }
 
 function take(candidate: Candidate): void {
+    if (isStale.value) return
     emit('close')
     takeSwap(candidate.recipeText, candidate.steps)
 }
@@ -107,14 +121,21 @@ function change(before: number, after: number): string {
         <p v-if="answer !== null && answer.candidates.length === 0" role="status">
             Nothing known does that job. Name another job, or leave the line out yourself.
         </p>
-        <ol ref="list" class="swaps__list">
+        <ol ref="list" class="swaps__list" :class="{ 'said-before': answer !== null && isStale }">
             <li
                 v-for="(one, number) in answer?.candidates ?? []"
                 :key="one.action + one.texts.join()"
                 class="swap"
                 :class="{ 'swap--at': number === at }"
             >
-                <button type="button" class="swap__take" :aria-current="number === at" @focus="at = number" @click="take(one)">
+                <button
+                    type="button"
+                    class="swap__take"
+                    :aria-current="number === at"
+                    :aria-disabled="isStale"
+                    @focus="at = number"
+                    @click="take(one)"
+                >
                     <strong>{{ one.action === 'remove' ? 'leave it out' : one.texts.join(' and ') }}</strong>
                     <span class="swap__why">{{ one.reason }}</span>
                 </button>
