@@ -26,14 +26,14 @@ final class Acts
     private const OF_THINGS = ['warm', 'brown', 'stew', 'squash'];
 
     /** What is said in front of where it is put: "into the oven", "pop them in the fridge". */
-    private const MOVES = ['in', 'into', 'back', 'put', 'pop', 'stick', 'slide', 'get', 'move', 'place', 'transfer', 'return'];
+    private const MOVES = ['in', 'into', 'back', 'finish', 'lay', 'arrange', 'spread', 'put', 'pop', 'stick', 'slide', 'get', 'move', 'place', 'transfer', 'return'];
 
     /** Where it is put for a time, without a word of putting: "fridge two hours". */
     private const THERE = '/^\s*(?:then\s+)?(?:in(?:to)?\s+)?(?:the\s+)?(fridge|freezer)\b/iu';
 
     private const BACK_IN = '/^(?:\p{L}+\s+(?:it\s+|them\s+|the\s+\p{L}+\s+)?)?back\s+in\b(?!\s+(?:the\s+)?(?:fridge|freezer|bowl))/u';
 
-    private const WHERE = '/^(?:\p{L}+\s+(?:[\p{L}\']+\s+){0,4})?(?:in|into|in to)\s+(?:the\s+|a\s+|your\s+)?(?:\p{L}+\s+)?(oven|fridge|freezer|refrigerator)\b/u';
+    private const WHERE = '/^(?:\p{L}+\s+(?:[\p{L}\']+\s+){0,4})?(?:in|into|in to)\s+(?:the\s+|a\s+|your\s+)?(?:\p{L}+\s+)?(oven|fridge|freezer|refrigerator|dehydrator|drier|dryer|fryer|microwave)\b/u';
 
     /** What begins an act in speech without a stop before it. */
     private const SPOKEN = '/(?<=\s)(?:(?:turn|switch)(?=\s+(?:off\s+the\s+oven|(?:the\s+|your\s+)?oven\s+off)\b)|(?:let|leave|allow)(?=\s+(?:it|them|\'em|these|those)\b))/iu';
@@ -95,6 +95,8 @@ final class Acts
             $kind = $isThing ? null : self::moved($word, $rest) ?? ($verb === null ? null : self::kind($verb, $rest, $before[2] ?? $earlier));
             // "leave to set" is one act
             $isLeftTo = $before !== null && ($before[2] === $kind || ($before[2] === Kind::Dry && in_array($kind, [Kind::Cool, Kind::Dry, Kind::Rest, Kind::Set], true))) && in_array($before[1], self::LETS, true) && preg_match('/[,;]/', substr($sentence, $before[0], $at - $before[0])) !== 1;
+            // "chill for an hour to set"
+            $isLeftTo = $isLeftTo || ($kind === Kind::Set && in_array($before[2] ?? null, [Kind::Chill, Kind::Freeze, Kind::Rest], true) && preg_match('/\bto\s+$/iu', substr($sentence, 0, $at)) === 1);
             if ($kind !== null && ! $isLeftTo && ($kind !== ($before[2] ?? null) || $kind->finishes())) {
                 $verbs[] = [$at, $verb ?? mb_strtolower($word), $kind];
             }
@@ -136,7 +138,7 @@ final class Acts
             if (! $isOfHands && $kind !== Kind::Turn) {
                 continue;
             }
-            preg_match_all('/[^,;]+/', substr($sentence, $at, $end - $at), $clauses, PREG_OFFSET_CAPTURE);
+            preg_match_all('/[^,;:]+/', substr($sentence, $at, $end - $at), $clauses, PREG_OFFSET_CAPTURE);
             $texts = array_column($clauses[0], 0);
             foreach ($clauses[0] as $c => [, $from]) {
                 $does = $c > 0 || $kind === null ? self::heatIn($texts, $c, $isOfHands) : null;
@@ -207,7 +209,7 @@ final class Acts
         }
 
         return match ($where[1]) {
-            'oven' => Kind::Heat, 'freezer' => Kind::Freeze, default => Kind::Chill
+            'oven', 'fryer', 'microwave' => Kind::Heat, 'dehydrator', 'drier', 'dryer' => Kind::Dry, 'freezer' => Kind::Freeze, default => Kind::Chill
         };
     }
 

@@ -55,12 +55,27 @@ final class Finishing
         }
         foreach ($after as [$part, $made, $name]) {
             $this->ready[] = $made;
-            $this->add(Kind::Shape, 'Lay on what is made for it: '.($name ?? 'the rest').'.', WorkTime::of('lay', $pieces), $part);
+            if (! $this->isLaidOn($name)) {
+                $this->add(Kind::Shape, 'Lay on what is made for it: '.($name ?? 'the rest').'.', WorkTime::of('lay', $pieces), $part);
+            }
         }
-        $kept = array_map(static fn (Told $one): string => $one->text, $this->toldOf(Kind::Bag, Kind::Freeze, Kind::Chill));
+        $kept = [];
+        foreach ($this->toldOf(Kind::Bag, Kind::Freeze, Kind::Chill, Kind::Set) as $act) {
+            if ($act->kind === Kind::Bag || $act->minutes === null || Place::isPutBy($act)) {
+                $kept[] = $act->text;
+            } else {
+                $this->done(new Task($act->kind, $act->text, $act->minutes, false, $this->body->section(), $this->name, $this->ready));
+            }
+        }
         $this->add(Kind::Bag, implode(' ', ['Count them, weigh them, and put them away.', ...$kept]), WorkTime::of('bag'));
 
         return $this->tasks;
+    }
+
+    /** Whether the maker lays it on herself: "spread the icing on". */
+    private function isLaidOn(?string $name): bool
+    {
+        return $name !== null && array_filter($this->toldOf(Kind::Shape), static fn (Told $one): bool => preg_match('/\b'.preg_quote($name, '/').'\b/iu', $one->text) === 1) !== [];
     }
 
     /** What is told of cutting it, warm or cold, with our count where it is cut only now. */

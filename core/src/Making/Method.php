@@ -133,8 +133,8 @@ final class Method
     }
 
     /**
-     * Which act is what the process does: for an oven the first that is told of it when a dough is made, else the first; elsewhere the first
-     * heat when everything is together, and the last that finishes anything where none is told after that.
+     * Which act is what the process does: the first heat when a dough is made, for an oven the first that is told of an oven; else the first
+     * there is. What goes cold is finished by the last.
      *
      * @param  list<Told>  $told
      */
@@ -145,29 +145,26 @@ final class Method
         };
         $all = array_keys(array_filter($told, static fn (Told $one): bool => in_array($one->kind, $kinds, true)));
         $inOven = $process === 'oven' ? array_values(array_filter($all, static fn (int $n): bool => $told[$n]->isOfOven() || $told[$n]->kind === Kind::Dry)) : [];
-        foreach ($inOven as $n) {
-            if (array_filter(array_slice($told, 0, $n), static fn (Told $one): bool => $one->makesADough()) !== []) {
+        $heats = $inOven === [] ? $all : $inOven;
+        if ($heats === [] || ! in_array(Kind::Heat, $kinds, true)) {
+            return $all === [] ? null : $all[count($all) - 1];
+        }
+        foreach ($heats as $n) {
+            if (self::makesADough(array_slice($told, 0, $n))) {
                 return $n;
             }
         }
-        $first = $inOven[0] ?? null;
-        if ($first !== null) {
-            // "bake quark stars: knead it" tells what will be done
-            $isAnnounced = $told[$first]->minutes === null && $told[$first]->heat === null && array_filter(array_slice($told, $first), static fn (Told $one): bool => $one->makesADough()) !== [];
+        $first = $told[$heats[0]];
+        // "bake quark stars: knead it" tells what will be done, and what was boiled before it was mixed is no baking
+        $isBefore = $inOven === [] || ($first->minutes === null && $first->heat === null);
 
-            return $isAnnounced ? null : $first;
-        }
-        $together = Place::together($told);
-        $after = array_values(array_filter($all, static fn (int $n): bool => $n >= $together));
-        $isMade = array_filter($told, static fn (Told $one): bool => $one->kind === Kind::Shape || $one->kind === Kind::Mix) !== [];
+        return $process === 'oven' && $isBefore && self::makesADough(array_slice($told, $heats[0])) ? null : $heats[0];
+    }
 
-        return match (true) {
-            $all === [] => null,
-            $after !== [] && in_array(Kind::Heat, $kinds, true) => $after[0],
-            // what was boiled before it was mixed is no baking
-            $process === 'oven' && $isMade => null,
-            default => $all[count($all) - 1],
-        };
+    /** @param  list<Told>  $told */
+    private static function makesADough(array $told): bool
+    {
+        return array_filter($told, static fn (Told $one): bool => $one->makesADough()) !== [];
     }
 
     /** The part a sentence is about: it names its heading, or foods that only it holds. */
@@ -179,7 +176,7 @@ final class Method
         foreach ($parts->all as $part) {
             foreach ($part->sections as $section) {
                 foreach (Heading::words($section) as $word) {
-                    if (preg_match('/\b'.preg_quote($word, '/').'\b/iu', $sentence) === 1) {
+                    if (! self::isNamedBeside($word, $part, $recipe, $parts) && preg_match('/\b'.preg_quote($word, '/').'\b/iu', $sentence) === 1) {
                         return $part;
                     }
                 }
@@ -197,6 +194,18 @@ final class Method
         arsort($votes);
 
         return $votes === [] ? null : $parts->all[array_key_first($votes)];
+    }
+
+    /** "500 ml of the broth": who names it may mean the part it goes into. */
+    private static function isNamedBeside(string $word, Part $part, ReadRecipe $recipe, Parts $parts): bool
+    {
+        foreach ($recipe->lines as $line) {
+            if ($parts->under($line->section) !== $part && preg_match('/\b'.preg_quote($word, '/').'\b/iu', $line->text) === 1) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -76,17 +76,19 @@ final class Place
     {
         $cold = null;
         foreach ($told as $n => $one) {
-            if (! $one->kind->finishes() && $one->kind !== Kind::Shape && $one->kind !== Kind::Mix) {
-                continue;
+            if (isset(self::COLD[$one->kind->value])) {
+                $cold = $n >= self::together($told) && ! self::isPutBy($one) ? self::COLD[$one->kind->value] : $cold;
+            } elseif (self::isHeat($one) || $one->makesADough()) {
+                // what is rolled or mixed again was only firmed by it
+                $cold = null;
             }
-            // what is rolled or mixed again was only firmed by it
-            $cold = isset(self::COLD[$one->kind->value]) && $n >= self::together($told) && ! self::isPutBy($one) ? self::COLD[$one->kind->value] : null;
         }
 
         return $cold;
     }
 
-    private static function isPutBy(Told $one): bool
+    /** Whether an act is of a share that is put by for another day. */
+    public static function isPutBy(Told $one): bool
     {
         $words = Tokenizer::clean($one->text);
         foreach (Duration::in($one->text) as $time) {

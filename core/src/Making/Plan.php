@@ -94,12 +94,17 @@ final class Plan
             $heat = Heat::of(Cut::assumed(), $texture->id === 'none' && $part->process->killsRaw() ? Texture::of('soft') : $texture, $part->dough, $this->kitchen->oven, $part->process, false, $part->keeps->grams);
             $last = $this->fired(new Firing($process, $heat, Method::fromTheHeatOn($told, $process), [$last], $part->section(), null, $remarks, 'it', null, $this->method->isOverFire), $process, $last, $part->section());
         }
+        $then = array_filter(Method::afterTheHeat($told, $process), static fn (Told $one): bool => in_array($one->kind, [Kind::Prepare, Kind::Cool, Kind::Rest, Kind::Mix], true));
+        foreach ($then as $act) {
+            $last = $this->add(Before::task($act, $part->section(), null, [$last]), $remarks);
+        }
+        $isTold = static fn (string ...$verbs): bool => array_filter($then, static fn (Told $one): bool => in_array($one->verb, $verbs, true)) !== [];
         foreach (['strained' => 'Strain it: what stays in the sieve is not used.', 'drained' => 'Pour off fat and juices.'] as $how => $says) {
-            if ($part->keeps->{$how}) {
+            if ($part->keeps->{$how} && ! $isTold('strain', 'drain')) {
                 $last = $this->add(new Task(Kind::Prepare, $says, WorkTime::of($how === 'strained' ? 'strain' : 'drain')->minutes, true, $part->section(), null, [$last]), $remarks);
             }
         }
-        if ($part->process?->killsRaw() === true) {
+        if ($part->process?->killsRaw() === true && ! $isTold('cool')) {
             $last = $this->add(new Task(Kind::Cool, 'Let it cool until it is lukewarm.', WorkTime::of('cool-liquid')->minutes, false, $part->section(), null, [$last]), $remarks);
         }
 
