@@ -100,7 +100,7 @@ final class Method
     {
         $main = self::mainOf($told, $process);
 
-        return $main === null ? array_values(array_filter($told, static fn (Told $one): bool => ! in_array($one->kind, [Kind::Cool, Kind::Bag, Kind::Turn, Kind::Look], true))) : array_slice($told, 0, $main);
+        return $main === null ? array_values(array_filter(array_slice($told, 0, self::untilItIsDone($told)), static fn (Told $one): bool => ! in_array($one->kind, [Kind::Bag, Kind::Turn, Kind::Look], true))) : array_slice($told, 0, $main);
     }
 
     /**
@@ -129,7 +129,19 @@ final class Method
             $main = in_array($one->kind, [Kind::Heat, Kind::Dry], true) ? max($main, $n) : $main;
         }
 
-        return $main === null ? [] : array_values(array_filter(array_slice($told, $main + 1), static fn (Told $one): bool => ! $one->isTimed()));
+        return array_values(array_filter(array_slice($told, $main === null ? self::untilItIsDone($told) : $main + 1), static fn (Told $one): bool => ! $one->isTimed()));
+    }
+
+    /**
+     * Where no heat is told: up to what is done to it when it comes out of one.
+     *
+     * @param  list<Told>  $told
+     */
+    private static function untilItIsDone(array $told): int
+    {
+        for ($end = count($told); $end > 0 && in_array($told[$end - 1]->kind, [Kind::Cool, Kind::Bag, Kind::Turn, Kind::Look], true); $end--);
+
+        return $end;
     }
 
     /**

@@ -109,3 +109,10 @@ it('keeps that order in recipes as they are told', function (): void {
     }
     expect($wrong)->toBe([]);
 });
+
+it('keeps what is told of cooling and keeping where no heat is told', function (): void {
+    $answer = work(['recipe' => ['text' => "300 g oat flour\n1 potato", 'steps' => 'Boil the potato for 20 minutes, let it cool, mash it. Mix, roll out and stamp. Cool them all the way. Keep them in the fridge for five days.'], 'cut' => COIN]);
+    $texts = array_column($answer['steps'], 'text', 'kind');
+    expect(array_column($answer['steps'], 'kind'))->toBe(['prepare', 'prepare', 'cool', 'prepare', 'mix', 'shape', 'preheat', 'heat', 'look', 'cool', 'bag'])
+        ->and($texts['cool'])->toBe('Cool them all the way.')->and($texts['bag'])->toContain('Keep them in the fridge for five days.');
+});
