@@ -135,7 +135,7 @@ final class Acts
                 $all[] = [$at + 1 + $more[0][1] + strlen($more[0][0]) - strlen((string) preg_replace('/^and\s+/iu', '', $more[0][0])), 'bake', Kind::Heat];
             }
             $isOfHands = $kind === null || in_array($kind, [Kind::Prepare, Kind::Mix, Kind::Rest, Kind::Shape], true);
-            if (! $isOfHands && $kind !== Kind::Turn) {
+            if (! $isOfHands && $kind !== Kind::Turn && $kind !== Kind::Cool) {
                 continue;
             }
             preg_match_all('/[^,;:]+/', substr($sentence, $at, $end - $at), $clauses, PREG_OFFSET_CAPTURE);

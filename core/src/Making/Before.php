@@ -82,6 +82,19 @@ final readonly class Before
     }
 
     /**
+     * What is told of a part from where it is laid on: "spread the icing on and chill for an hour".
+     *
+     * @param  list<Told>  $told
+     * @return list<Told>
+     */
+    public static function fromTheLayingOn(array $told): array
+    {
+        [, $on, $then] = self::inThree($told);
+
+        return $on === null ? [] : [$on, ...array_values(array_filter($then, static fn (Told $one): bool => in_array($one->kind, [Kind::Chill, Kind::Set, Kind::Freeze, Kind::Rest], true)))];
+    }
+
+    /**
      * @param  list<Task>  $needs
      */
     public static function task(Told $act, ?string $section, ?string $lot, array $needs): Task

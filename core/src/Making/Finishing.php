@@ -38,7 +38,7 @@ final class Finishing
     }
 
     /**
-     * @param  list<array{Part, Task, ?string}>  $after  what is laid on when it is cold, and what that is called
+     * @param  list<array{Part, Task, ?string, list<Told>}>  $after  what is laid on when it is cold, what that is called, and what is told of laying it on
      * @return list<Task>
      */
     public function tasks(array $after): array
@@ -53,9 +53,14 @@ final class Finishing
         if ($this->isCutLater) {
             $this->add(Kind::Shape, self::into($pieces), WorkTime::of('slice', $pieces));
         }
-        foreach ($after as [$part, $made, $name]) {
+        foreach ($after as [$part, $made, $name, $told]) {
             $this->ready[] = $made;
-            if (! $this->isLaidOn($name)) {
+            foreach ($told as $act) {
+                $this->done($act->kind === Kind::Shape
+                    ? new Task(Kind::Shape, $act->text, WorkTime::of('lay', $pieces)->minutes, true, $part->section(), $this->name, $this->ready)
+                    : Before::task($act, $part->section(), $this->name, $this->ready));
+            }
+            if ($told === [] && ! $this->isLaidOn($name)) {
                 $this->add(Kind::Shape, 'Lay on what is made for it: '.($name ?? 'the rest').'.', WorkTime::of('lay', $pieces), $part);
             }
         }

@@ -319,7 +319,7 @@ final class Plan
         foreach ($lots as $lot) {
             $ready = array_map(static fn (array $one): Task => $one[1], array_values(array_filter($out, static fn (array $one): bool => $one[0] === $lot)));
             if ($ready !== []) {
-                $named = array_map(fn (array $one): array => [...$one, $this->nameOf($one[0])], $after);
+                $named = array_map(fn (array $one): array => [...$one, $this->nameOf($one[0]), Before::fromTheLayingOn($this->method->ofPart($one[0]))], $after);
                 array_push($this->tasks, ...(new Finishing($body, $lot, $heated->processOf($lot), $this->words->of($lot), $told, $ready, $remarks))->tasks($named));
             }
         }

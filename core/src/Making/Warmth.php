@@ -100,7 +100,7 @@ final readonly class Warmth
             $last = $k;
         }
         $led = $tokens[$i - (($tokens[$i - 1] ?? null)?->is(',') === true ? 2 : 1)] ?? null;
-        $isLed = $led?->is('at', 'to', 'bake', 'oven') === true && (($tokens[$k] ?? null) === null || $tokens[$k]->is('for', 'until', 'till', ',', '.', ';', 'and', '('));
+        $isLed = $led?->is('at', 'to', 'bake', 'oven') === true && (($tokens[$k] ?? null) === null || $tokens[$k]->is('for', 'until', 'till', ',', '.', ';', 'and', '(', 'if', 'when', 'or', 'then'));
         if ($unit === '' && ! ($isLed && $range->best >= self::LED) && ! ($range->best >= self::UNLED && self::isForATime($tokens[$k] ?? null, $clean))) {
             return null;
         }

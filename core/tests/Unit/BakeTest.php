@@ -385,3 +385,25 @@ it('dries nothing raw in air that makes nothing safe, however the oven is told',
     ['Bake at 95 °C fan for 3 hours.', true], ['Bake at 96 °C fan for 3 hours.', true], ['Bake at 100 °C fan for 3 hours.', false], ['Bake at 95 °C for 3 hours.', true], ['Bake at 100 °C for 3 hours.', false],
     ['Air fry at 90 for 2 hours.', true], ['Dehydrate at 60 degrees for 8 hours.', true], ['Bake at 180 for 20 minutes.', false],
 ]);
+
+it('takes long and cool for what is meant from half as long again on', function (string $steps, int $celsius): void {
+    // reckoned are 15 to 25 minutes at 175 °C
+    expect(stepsOf(work(['recipe' => ['text' => '300 g oat flour', 'steps' => $steps], 'cut' => COIN]), 'heat')[0]['oven']['celsius'])->toBe($celsius);
+})->with([['Bake at 80 °C for 30 minutes.', 175], ['Bake at 80 °C for 31 minutes.', 80], ['Bake at 115 °C for 10 minutes.', 115], ['Bake at 114 °C for 10 minutes.', 175], ['Bake at 235 °C for 10 minutes.', 235], ['Bake at 236 °C for 60 minutes.', 175]]);
+
+it('knows which part a sentence is of by what only that part holds', function (): void {
+    $answer = work(['recipe' => ['text' => "Bone broth:\n500 g chicken thighs\n1 l water\n\nFor the jelly:\n400 g of the broth\n8 g gelatin", 'steps' => 'Simmer the chicken for two hours. Strain. Cool, skim the fat. Sprinkle the gelatin on the cold broth and wait five minutes. Pour into moulds and leave to set.'], 'cut' => ['shape' => 'mould', 'cavityMl' => 20, 'cavities' => 12], 'bake' => ['texture' => 'none']]);
+    $of = array_column($answer['steps'], 'part', 'text');
+    expect([$of['Strain.'] ?? null, $of['Cool, skim the fat.'] ?? null, $of['Sprinkle the gelatin on the cold broth.'] ?? null, $of['Wait five minutes.'] ?? null])->toBe(['Bone broth', 'Bone broth', 'For the jelly', 'For the jelly'])
+        // told once: what the sieve does and what cools is hers
+        ->and(implode(' ', array_keys($of)))->not->toContain('what stays in the sieve')->not->toContain('lukewarm');
+});
+
+it('does not lay on twice what the maker lays on, and lets it set before it is put away', function (): void {
+    $cake = static fn (string $then): array => work(['recipe' => ['text' => CAKE, 'steps' => "Beat the eggs into the applesauce.\nBake for 40 minutes.\nFor the frosting, beat the cream cheese.\n$then"], 'cut' => ['shape' => 'slices', 'count' => 16], 'bake' => ['texture' => 'cake']]);
+    $texts = static fn (array $answer): string => implode(' ', array_column($answer['steps'], 'text'));
+    expect($texts($cake('Cool the cake. Spread the frosting on it and chill for an hour to set.')))->toContain('Spread the frosting on it.')->not->toContain('Lay on what is made')
+        ->and(stepsOf($cake('Cool the cake. Spread the frosting on it and chill for an hour to set.'), 'chill')[0]['minutes']['best'])->toEqual(60)
+        ->and($texts($cake('Cool the cake.')))->toContain('Lay on what is made for it: frosting.')
+        ->and(stepsOf($cake('Cool the cake. Freeze half for an hour.'), 'freeze'))->toBe([]);
+});

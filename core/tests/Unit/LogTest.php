@@ -224,3 +224,11 @@ it('weighs what went in against all the dough', function (string $kind, array $s
     ['bag', ['place' => 'jar', 'pieces' => 1, 'bags' => 1], null], ['bag', ['place' => 'jar', 'pieces' => 0, 'bags' => 1], 'Nothing was put away'],
     ['weight', ['grams' => 0], 'Nothing is on the scale'], ['weight', ['grams' => 0.1], null],
 ]);
+
+it('puts away what nobody reckoned, of a recipe that is told without amounts', function (): void {
+    $untold = new Planned(['s1' => ['kind' => Kind::Heat, 'lot' => null]], ['' => ['count' => 0.0, 'doughGrams' => 0.0, 'bakedGrams' => 0.0]]);
+    $refused = static fn (string $kind, array $said): ?string => (new Log([]))->refusal(entry('e1', $kind, $said), $untold);
+    expect($refused('bag', ['place' => 'jar', 'pieces' => 17, 'bags' => 1]))->toBeNull()
+        ->and($refused('made', ['entry' => ['row' => 0, 'grams' => 900]]))->toBeNull()
+        ->and($refused('weight', ['grams' => 900]))->toBeNull();
+});
