@@ -7,7 +7,7 @@ import type { WorkStep } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
-import { figure } from '../ui/format'
+import { figure, unbroken } from '../ui/format'
 import IconButton from '../ui/IconButton.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
 import BatchFigures from './BatchFigures.vue'
@@ -246,7 +246,7 @@ async function makeAgain(): Promise<void> {
                         <p class="stage__kind">
                             <span>{{ running.length > 0 ? 'Nothing to do' : 'All steps are done' }}</span>
                         </p>
-                        <p class="stage__words">{{ announced }}</p>
+                        <p class="stage__words">{{ unbroken(announced) }}</p>
                         <p v-if="running.length === 0" class="stage__acts">
                             <v-btn class="stage__main" color="primary" variant="flat" :height="76" @click="side = 'finish'">Count and finish</v-btn>
                         </p>

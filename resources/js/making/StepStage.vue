@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import type { WorkStep } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
+import { unbroken } from '../ui/format'
 import { useSettles } from '../ui/useSettles'
 import { runsByItself } from './log'
 import LotMark from './LotMark.vue'
@@ -99,7 +100,7 @@ function act(): void {
                 >{{ step.core.celsius }} °C<template v-if="step.core.holdMinutes > 0"> for {{ step.core.holdMinutes }} min</template></strong
             >
         </p>
-        <p class="stage__words" :class="{ 'stage__words--long': step.text.length > 150 }" aria-live="polite">{{ step.text }}</p>
+        <p class="stage__words" :class="{ 'stage__words--long': step.text.length > 150 }" aria-live="polite">{{ unbroken(step.text) }}</p>
         <p v-if="step.hazard !== null" class="stage__hazard">
             <svg viewBox="0 0 24 24" width="28" height="28" aria-hidden="true">
                 <path d="M12 3 23 21H1z M11 9h2v6h-2z M11 17h2v2h-2z" fill-rule="evenodd" /></svg

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dayIn, age, figure, grams, pieces, spread } from './format'
+import { dayIn, age, figure, grams, pieces, spread, unbroken } from './format'
 
 describe('figures without false precision', () => {
     it.each([
@@ -59,5 +59,14 @@ describe('the day of a kitchen', () => {
     it('is its own, not that of Greenwich', () => {
         const at = new Date('2026-05-14T23:30:00Z')
         expect([dayIn('UTC', at), dayIn('Pacific/Auckland', at), dayIn('America/New_York', at)]).toEqual(['2026-05-14', '2026-05-15', '2026-05-14'])
+    })
+})
+
+describe('words that stand large', () => {
+    it('keep a figure and its unit in one row, and break everywhere else', () => {
+        expect(unbroken('Bake at 170 °C for 25 minutes, 6 mm thick, 300 g oat flour, 2 hours')).toBe(
+            'Bake at 170\u00a0°C for 25\u00a0minutes, 6\u00a0mm thick, 300\u00a0g oat flour, 2\u00a0hours',
+        )
+        expect(unbroken('1 medium beetroot, 2 gently beaten eggs, 3 mincers')).toBe('1 medium beetroot, 2 gently beaten eggs, 3 mincers')
     })
 })

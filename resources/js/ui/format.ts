@@ -58,3 +58,8 @@ export function dayIn(timezone: string, at: Date = new Date()): string {
 
     return day
 }
+
+/** A figure and its unit stay in one row, however large they are written. */
+export function unbroken(words: string): string {
+    return words.replace(/(\d) (?=(?:°[CF]|mm|cm|g|kg|ml|min|h|minutes?|hours?|kcal)(?![a-z]))/g, '$1\u00a0')
+}
