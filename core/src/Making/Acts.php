@@ -38,11 +38,11 @@ final class Acts
     /** What begins an act in speech without a stop before it. */
     private const SPOKEN = '/(?<=\s)(?:(?:turn|switch)(?=\s+(?:off\s+the\s+oven|(?:the\s+|your\s+)?oven\s+off)\b)|(?:let|leave|allow)(?=\s+(?:it|them|\'em|these|those)\b))/iu';
 
-    /** Heat that goes on: "then 10 more at 150", "another 5 minutes". */
-    private const AND_MORE = '/\b(?:then|and)\s+(?:for\s+)?(?:a\s+further\s+|another\s+)?(\d+)\s*(?:min(?:ute)?s?\.?\s*)?(?:(?:more|longer)\b|(?:at|@)\s*\d)|\banother\s+(\d+)\s*min/iu';
+    /** Where a clause ends: at a stop, or where heat goes on: "bake 18 minutes and another five". */
+    private const ENDS = '/[,;:]|\s(?=(?:and|then)\s+(?:for\s+)?(?:a\s+further|another|\d+)\b)/iu';
 
     /** "another 20", "ten more" */
-    private const ANOTHER = '/^\s*(?:(?:and|then|for|bake|cook)\s+)*(?:another\b|\S+\s+(?:\S+\s+)?(?:more|longer)\b)/iu';
+    private const ANOTHER = '/^\s*(?:(?:and|then|for|bake|cook)\s+)*(?!a\s+(?:few|little|bit)\b|some\b)(?:another\b|a\s+further\b|\S+\s+(?:\S+\s+)?(?:more|longer)\b)/iu';
 
     private const OFF = '/^\p{L}+\s+(?:off\s+(?:the\s+|your\s+)?oven|(?:the\s+|your\s+)?oven\s+off)\b/u';
 
@@ -131,16 +131,13 @@ final class Acts
             if ($kind !== null) {
                 $all[] = [$at, $verb, $kind];
             }
-            if ($kind === Kind::Heat && preg_match(self::AND_MORE, substr($sentence, $at + 1, $end - $at - 1), $more, PREG_OFFSET_CAPTURE) === 1 && self::isTimed(substr($sentence, $at, $more[0][1] + 1))) {
-                $all[] = [$at + 1 + $more[0][1] + strlen($more[0][0]) - strlen((string) preg_replace('/^and\s+/iu', '', $more[0][0])), 'bake', Kind::Heat];
-            }
             $isOfHands = $kind === null || in_array($kind, [Kind::Prepare, Kind::Mix, Kind::Rest, Kind::Shape], true);
-            if (! $isOfHands && $kind !== Kind::Turn && $kind !== Kind::Cool) {
+            if (! $isOfHands && ! in_array($kind, [Kind::Heat, Kind::Turn, Kind::Cool], true)) {
                 continue;
             }
-            preg_match_all('/[^,;:]+/', substr($sentence, $at, $end - $at), $clauses, PREG_OFFSET_CAPTURE);
-            $texts = array_column($clauses[0], 0);
-            foreach ($clauses[0] as $c => [, $from]) {
+            $clauses = preg_split(self::ENDS, substr($sentence, $at, $end - $at), -1, PREG_SPLIT_OFFSET_CAPTURE) ?: [];
+            $texts = array_column($clauses, 0);
+            foreach ($clauses as $c => [, $from]) {
                 $does = $c > 0 || $kind === null ? self::heatIn($texts, $c, $isOfHands) : null;
                 if ($does !== null) {
                     $all[] = [$at + $from + strspn($texts[$c], ' '), $does[0], $does[1]];
