@@ -44,7 +44,22 @@ test('two lots are baked with an addition, a correction, a tasting and a burnt t
     await went.getByRole('button', { name: 'Odette' }).tap()
     await went.getByLabel('What Odette was offered').fill('a raw apple slice')
     await went.getByRole('button', { name: 'took it' }).tap()
+    await went.getByRole('button', { name: 'of this dough' }).tap()
     await went.getByRole('button', { name: 'Write it down' }).tap()
+    await expect(went.getByRole('button', { name: 'Write it down' })).toBeHidden()
+    // a lick that nobody weighed has no figure
+    await went.getByRole('button', { name: 'Bosun' }).tap()
+    await went.getByRole('button', { name: 'Write it down' }).tap()
+    await expect(went.getByRole('button', { name: 'Write it down' })).toBeHidden()
+    const batch = page.url().split('/').pop() ?? ''
+    const tastes = async (): Promise<unknown[]> =>
+        ((await (await page.request.get(`/api/batches/${batch}/entries`)).json()) as { kind: string; said: Record<string, unknown> }[])
+            .filter((one) => one.kind === 'tasted')
+            .map(({ said }) => [said['name'], said['took'], said['ofBatch'], said['grams'] ?? null])
+    await expect.poll(tastes).toEqual([
+        ['Odette', false, false, null],
+        ['Bosun', true, true, null],
+    ])
     await expect(went.locator('.went__added')).toHaveCount(1)
 
     await side('Timers')

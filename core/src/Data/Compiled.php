@@ -59,6 +59,7 @@ use MildBowl\Core\Build\Tables;
  *     workNotes: list<array{note: string, as: string, kind: string, when: string, text: string, source: string}>,
  *     workPlaces: array<string, string>,
  *     workVerbs: array<string, string>,
+ *     workDoughs: array<string, true>,
  *     workNouns: array<string, true>,
  *     cutters: list<array{shape: string, mm: float, source: string}>,
  *     actives: array<string, array<string, Three>>,

@@ -72,7 +72,7 @@ final class Columns
         'work' => 'job:work-job / minutesLow:number minutes:number minutesHigh:number per:work-per? hands:flag meaning:text source:source',
         'work-notes' => 'note:id / as:note-as kind:work-kind when:note-when text:text source:source',
         'work-places' => 'words:text / process:process',
-        'work-verbs' => 'word:text / kind:work-kind noun:flag',
+        'work-verbs' => 'word:text / kind:work-kind noun:flag dough:flag',
         'wanted-feels' => 'shapes:shape?| textures:texture?| process:process? / driest:text aim:text wettest:text why:text? source:source',
     ];
 

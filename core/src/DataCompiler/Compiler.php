@@ -63,6 +63,7 @@ final readonly class Compiler
             'workNotes' => $this->rows('work-notes'),
             'workPlaces' => array_column($this->rows('work-places'), 'process', 'words'),
             'workVerbs' => array_column($this->rows('work-verbs'), 'kind', 'word'),
+            'workDoughs' => array_column(array_filter($this->rows('work-verbs'), static fn (array $row): bool => $row['dough'] === true), 'dough', 'word'),
             'workNouns' => array_column(array_filter($this->rows('work-verbs'), static fn (array $row): bool => $row['noun'] === true), 'noun', 'word'),
             'actives' => $measures->actives(),
             'groups' => $foods->groups(),

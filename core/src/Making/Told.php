@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Making;
 
+use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Values\Range;
 
 /** One act of a method in the maker's own words, with the times and heats she tells. */
@@ -58,7 +59,7 @@ final readonly class Told
     /** Whether a dough comes of it, or pieces of one: what is cut, brushed or laid on is done to baked things too. */
     public function makesADough(): bool
     {
-        return $this->kind === Kind::Mix || ($this->kind === Kind::Shape && in_array($this->verb, ['roll', 'shape', 'form', 'press', 'spread', 'pipe', 'drop', 'pour', 'fill', 'flatten', 'divide', 'spoon', 'scoop', 'stamp', 'mould', 'portion'], true));
+        return $this->kind === Kind::Mix || ($this->kind === Kind::Shape && isset(Compiled::tables()['workDoughs'][$this->verb]));
     }
 
     /** "Three minutes a side": it is turned when the first is done. */

@@ -162,23 +162,29 @@ async function book(): Promise<void> {
 const dogs = computed(() => props.page.batch.value?.question.dogs ?? [])
 const tasting = ref<string | null>(null)
 const took = ref(true)
-const what = ref('licked the spoon')
+const LICKED = 'licked the spoon'
+const what = ref(LICKED)
+const isOfBatch = ref(true)
+/** g of the dough; what nobody knows is not taken off it */
+const tasted = ref<number | null>(null)
 
 async function taste(): Promise<void> {
     const dog = dogs.value.find((one) => one.name === tasting.value)
     if (dog === undefined) return
-    const ofBatch = /spoon|bowl|dough|piece|batter/.test(what.value)
     if (
         await props.page.tell('tasted', {
             dog: dog.id ?? dog.name,
             name: dog.name,
             what: what.value.trim() || 'a taste',
             took: took.value,
-            ofBatch,
-            ...(ofBatch && took.value ? { grams: 2 } : {}),
+            ofBatch: isOfBatch.value,
+            ...(isOfBatch.value && took.value && tasted.value !== null ? { grams: tasted.value } : {}),
         })
-    )
-        tasting.value = null
+    ) {
+        tasting.value = tasted.value = null
+        what.value = LICKED
+        isOfBatch.value = took.value = true
+    }
 }
 </script>
 
@@ -279,6 +285,16 @@ async function taste(): Promise<void> {
         <form v-if="tasting !== null" class="went__taste" @submit.prevent="taste">
             <v-text-field v-model="what" :label="`What ${tasting} was offered`" :maxlength="120" autocomplete="off" />
             <TogglePill :on="took" @click="took = !took">{{ took ? 'took it' : 'would not' }}</TogglePill>
+            <TogglePill :on="isOfBatch" @click="isOfBatch = !isOfBatch">{{ isOfBatch ? 'of this dough' : 'something else' }}</TogglePill>
+            <NumberField
+                v-if="isOfBatch && took"
+                label="About how much, if you know"
+                unit="g"
+                :value="tasted"
+                :least="0.1"
+                :most="500"
+                @meant="(value) => (tasted = value)"
+            />
             <v-btn type="submit" variant="tonal" :height="56">Write it down</v-btn>
         </form>
     </section>
