@@ -48,6 +48,7 @@ final class KitchenQuestion
             Asks::Work => $this->withWork($whole, $question),
             Asks::Treats => $this->withTreats($whole),
             Asks::Dogs => $this->withDogs($whole, $question),
+            Asks::Day => $this->withDay($whole),
             Asks::Nothing => $whole,
         });
 
@@ -133,6 +134,22 @@ final class KitchenQuestion
             $whole->question->learned ??= $this->parts->learned($oven);
         }
         $this->withRecipe($whole->question, $question);
+
+        return $whole;
+    }
+
+    private function withDay(stdClass $whole): stdClass
+    {
+        $this->withFoods($whole);
+        $whole->dogs = $this->dogs($whole->dogs ?? null);
+        foreach (is_array($whole->batches ?? null) ? $whole->batches : [] as $batch) {
+            if ($batch instanceof stdClass && ($batch->question ?? null) instanceof stdClass) {
+                $batch->question = clone $batch->question;
+                $batch->question->version ??= 1;
+                $batch->question->dogs = array_map(static fn (stdClass $dog): stdClass => clone $dog, $whole->dogs);
+                $this->withRecipe($batch->question, 'day');
+            }
+        }
 
         return $whole;
     }

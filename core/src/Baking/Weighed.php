@@ -15,7 +15,7 @@ final readonly class Weighed
     private const SPREAD_OF_ESTIMATES = 0.10;
 
     /** kcal in a gram of what nobody knows: nothing at least, pure fat at most (contract, energy that is not known). */
-    private const MOST_UNKNOWN = 9.0;
+    public const MOST_UNKNOWN = 9.0;
 
     /**
      * What the best amount of this food brings of each substance that is shown or dosed: g, mg or µg as the name says.

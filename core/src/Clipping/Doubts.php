@@ -5,24 +5,21 @@ declare(strict_types=1);
 namespace MildBowl\Core\Clipping;
 
 use MildBowl\Core\Keeping\ShelfLife;
+use MildBowl\Core\Keeping\ToldKeeping;
 use MildBowl\Core\Reading\Place;
 use MildBowl\Core\Reading\RecipeReader;
 
 /** What a recipe says that deserves a question beside our own figures: heat, times, keeping, claims, corrections. */
 final class Doubts
 {
-    private const PLACES = ['jar' => 'jar|tin|airtight|room temperature|counter|cupboard|container', 'fridge' => 'fridge|refrigerat\w+', 'freezer' => 'freez\w+'];
-
     /** Said of what is dried out or baked hard. */
     private const DRY = '/\b(?:dry|dried|dehydrat\w*|jerky|hard|crisp\w*|crunchy|snap|twice)\b/i';
-
-    private const DAYS = ['day' => 1, 'week' => 7, 'month' => 30, 'year' => 365];
 
     /** @return list<Doubt> */
     public static function of(string $text, string $steps, RecipeReader $reader): array
     {
         $doubts = $rows = [];
-        $class = null;
+        $life = null;
         foreach ([Place::TEXT => $text, Place::STEPS => $steps] as $in => $all) {
             foreach (RecipeReader::rows($all) as $number => $row) {
                 $row = trim($row);
@@ -30,8 +27,8 @@ final class Doubts
                     continue;
                 }
                 $rows[] = $row;
-                foreach ([self::heat($row), self::correction($row), self::keeping($row, static function () use (&$class, $text, $steps, $reader): string {
-                    return $class ??= self::keepingClass($text, $steps, $reader);
+                foreach ([self::heat($row), self::correction($row), ToldKeeping::question($row, static function () use (&$life, $text, $steps, $reader): ShelfLife {
+                    return $life ??= ShelfLife::of(self::keepingClass($text, $steps, $reader));
                 }), self::claim($row)] as $question) {
                     if ($question !== null) {
                         $doubts[] = new Doubt($row, $question, $number, $in);
@@ -83,32 +80,6 @@ final class Doubts
         return 'It is corrected in the telling: does "'.trim($found[2], ' .').'" hold, instead of "'.trim($found[1], ' ,').'"?';
     }
 
-    /** @param  \Closure(): string  $class  what is kept, by its class in keeping.csv */
-    private static function keeping(string $row, \Closure $class): ?string
-    {
-        if (preg_match('/\b(keep|keeps|store|stored|last|lasts|good for|up to)\b/i', $row) !== 1 || preg_match('/(\d+|one|two|three|four|six|twelve|a|several)\s*(?:-|–|to)?\s*(\d+)?\s*(day|week|month|year)s?\b/i', $row, $found) !== 1) {
-            return null;
-        }
-        $words = ['one' => 1, 'a' => 1, 'two' => 2, 'three' => 3, 'several' => 3, 'four' => 4, 'six' => 6, 'twelve' => 12];
-        $number = (int) ($found[2] !== '' ? $found[2] : ($words[strtolower($found[1])] ?? $found[1]));
-        $days = $number * self::DAYS[strtolower($found[3])];
-        $life = ShelfLife::of($class());
-        foreach (self::PLACES as $place => $pattern) {
-            if (preg_match("/\\b($pattern)\\b/i", $row) === 1) {
-                $ours = $life->days($place);
-
-                return $days > $ours ? 'Our table says at most '.self::days($ours)." in the $place for what is {$life->meaning}: shorten it?" : null;
-            }
-        }
-
-        return $days > $life->jarDays ? 'Our table says at most '.self::days($life->jarDays)." in the jar and {$life->fridgeDays} in the fridge for what is {$life->meaning}: shorten it?" : null;
-    }
-
-    private static function days(int $days): string
-    {
-        return $days === 1 ? '1 day' : "$days days";
-    }
-
     /** What a recipe is kept as, at the end that spoils first where it does not say how it is made. */
     private static function keepingClass(string $text, string $steps, RecipeReader $reader): string
     {
@@ -119,15 +90,15 @@ final class Doubts
         }
         $class = match (true) {
             preg_match('/\b(?:no|without)[- ]bak|\bunbaked\b|\bnot baked\b/i', $steps) === 1 => 'no-bake',
-            $isDry => 'hard',
+            $isDry => 'hard-biscuit',
             default => 'biscuit',
         };
         foreach ($reader->read($text, '')->lines as $line) {
             if ($line->food?->inAny(['meat', 'organ', 'fish', 'shellfish', 'cheese']) === true) {
-                return $isDry ? 'meat-dry' : 'meat';
+                return $isDry ? 'dry-with-meat' : 'moist';
             }
-            if ($class !== 'hard' && $line->food?->inAny(['fruit', 'vegetable']) === true) {
-                $class = 'moist';
+            if ($class !== 'hard-biscuit' && $line->food?->inAny(['fruit', 'vegetable']) === true) {
+                $class = 'soft';
             }
         }
 

@@ -16,6 +16,9 @@ enum Asks
     /** several treats that share the dogs and the kitchen's foods */
     case Treats;
 
+    /** several batches that share a day of the dogs */
+    case Day;
+
     /** dogs, or what one took, with the kitchen's foods and words */
     case Dogs;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Data;
 
+use MildBowl\Core\Build\Days;
 use MildBowl\Core\Build\Doughs;
 use MildBowl\Core\Build\Search;
 use MildBowl\Core\Build\Tables;
@@ -32,7 +33,9 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type MedicineRow array{medicine: string, label: string, message: string, advice: string, source: string}
  * @phpstan-type EnergyConstant array{key: string, low: float, value: float, high: float, unit: string, meaning: string, source: string}
  * @phpstan-type ToxicRow array{substance: string, name: string, unit: string, thresholds: list<array{float, string}>, anyAmount: bool, who: string, remark: string, source: string}
- * @phpstan-type KeepingRow array{class: string, jarDays: float, fridgeDays: float, freezerDays: float, meaning: string, source: string}
+ * @phpstan-type KeepingRow array{class: string, jarDays: float, jarCoolDays: ?float, fridgeDays: float, fridgeAtMost: ?float, fridgeLiverDays: ?float, freezerDays: float, freezerAtMost: ?float, meaning: string, jarIf: string, fridgeIf: string, freezerIf: string, source: string}
+ * @phpstan-type PowerCutRow array{place: string, coldHours: float, fullHours: ?float, meaning: string, source: string}
+ * @phpstan-type WeeklyRow array{code: string, of: string, days: float, within: float, says: string, advice: string, source: string}
  * @phpstan-type Three array{float, float, float}
  * @phpstan-type ChangeRow array{form: string, level: string, code: string, applies: array<string, true>, exempt: array<string, true>, message: string, advice: string, source: string}
  * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>, heat: array<string, list<HeatRow>>, losses: list<LossRow>, drying: array<string, float>, states: array<string, list<string>>, most: array<string, float>}
@@ -80,7 +83,6 @@ use MildBowl\Core\Build\Tables;
  *     toxicDoses: list<ToxicRow>,
  *     swaps: array<string, list<SwapRow>>,
  *     rescueWeights: array<string, float>,
- *     keeping: array<string, KeepingRow>,
  *     claims: list<array{words: list<string>, known: string, source: string}>,
  *     sources: array<string, string>,
  *     benign: array<string, true>,
@@ -100,6 +102,12 @@ final class Compiled
     public static function doughs(): array
     {
         return Doughs::ALL;
+    }
+
+    /** @return array{keeping: array<string, KeepingRow>, powerCuts: array<string, PowerCutRow>, weekly: list<WeeklyRow>} how long things keep, and what is for some days of a week */
+    public static function days(): array
+    {
+        return Days::ALL;
     }
 
     /** What changes with any row of the data; it stands in every answer. */

@@ -7,7 +7,7 @@ namespace MildBowl\Core\DataCompiler;
 use MildBowl\Core\Data\Compiled;
 use RuntimeException;
 
-/** Writes the compiled reference data to core/build, as constants of two classes. */
+/** Writes the compiled reference data to core/build, as constants of some classes. */
 final class Build
 {
     private const FOLDER = __DIR__.'/../../build';
@@ -29,7 +29,10 @@ final class Build
         /** @var array<string, mixed> $doughs */
         $doughs = $data['dough'];
         self::constant('Doughs', 'What doughs are judged by.', $doughs);
-        unset($data['dough']);
+        /** @var array<string, mixed> $days */
+        $days = $data['days'];
+        self::constant('Days', 'How long things keep, and what is for some days of a week.', $days);
+        unset($data['dough'], $data['days']);
         self::constant('Tables', 'The rows of core/data.', $data);
         $version = $data['version'];
         assert(is_string($version));

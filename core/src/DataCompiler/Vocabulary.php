@@ -72,7 +72,7 @@ final class Vocabulary
         'meat-lost', 'fewer-pieces',
     ];
 
-    public const KEEPING = ['hard', 'biscuit', 'moist', 'meat', 'meat-dry', 'no-bake', 'frozen'];
+    public const KEEPING = ['hard-biscuit', 'biscuit', 'chewy', 'dry-with-meat', 'plant-chews', 'roasted-seeds', 'dough', 'dough-with-meat', 'soft', 'moist', 'jerky', 'no-bake', 'frozen'];
 
     public const HEAT_CLASSES = [
         'frozen', 'microwave', 'griddle-meat', 'griddle-egg', 'griddle', 'hob-meat', 'meat-drop', 'meat-bar', 'hob-egg', 'hob', 'dried', 'jerky', 'none', 'seeds', 'pie', 'egg-mould', 'egg-dish',
@@ -136,7 +136,7 @@ final class Vocabulary
     ];
 
     /** What a row of findings.csv speaks of. */
-    public const ABOUT = ['line', 'step', 'label', 'food', 'dog', 'ration', 'ration-age'];
+    public const ABOUT = ['line', 'step', 'label', 'food', 'dog', 'ration', 'ration-age', 'given'];
 
     /** Traits that the program itself asks about; every other must be named by a row. */
     public const TRAITS_IN_CODE = [

@@ -158,6 +158,20 @@ final readonly class Dog
         );
     }
 
+    /**
+     * The same dog, which had so much in other treats today.
+     *
+     * @param  array<string, float>  $today  kcal, sodiumMg, …
+     */
+    public function having(array $today): self
+    {
+        return new self(
+            $this->name, $this->weightKg, $this->ageMonths, $this->sex, $this->neutered, $this->bodyCondition, $this->activity, $this->breed, $this->expectedAdultWeightKg,
+            $this->stage, $this->teeth, $this->eating, $this->allergies, $this->allowList, $this->conditions, $this->medicines, $this->foodKcalPer100g, $today,
+            $this->newIngredients, $this->budgetPercent, $this->id, $this->dislikes, $this->without,
+        );
+    }
+
     /** What it is known by in a question: its id where it has one, so that a renamed dog stays the same; else its name. */
     public function key(): string
     {

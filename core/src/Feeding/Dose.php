@@ -53,6 +53,12 @@ final readonly class Dose
         throw new \OutOfBoundsException("doses.csv gives \"$who\" no limit of \"$code\".");
     }
 
+    /** @return list<self> the rows of one substance, in the order of the file */
+    public static function allOf(string $substance): array
+    {
+        return array_values(array_filter(Doses::all()->rows, static fn (self $dose): bool => $dose->substance === $substance));
+    }
+
     /** Whether it is a row for an illness, not for every healthy dog. */
     public function isOfIllness(): bool
     {
@@ -150,14 +156,14 @@ final readonly class Dose
     }
 
     /** What is said when a dog's full ration comes to so much in the row's unit: at its limit, or at its caution. */
-    public function finding(Dog $dog, Level $level, ?float $value): Finding
+    public function finding(Dog $dog, Level $level, ?float $value, string $of = 'full ration'): Finding
     {
         $shown = $value === null ? 'unknown' : (string) round($value, $value < 1 ? 2 : ($value < 20 ? 1 : 0));
         $verb = $level === Level::Limit ? 'the limit is '.$this->limit : 'caution from '.$this->caution;
 
         return new Finding(
             $dog, $level, $this->code, strtr($this->message, ['{value}' => $shown]), $this->advice,
-            "$shown {$this->unit} in {$dog->name}'s full ration; $verb", false, Sources::name($this->source),
+            "$shown {$this->unit} in {$dog->name}'s $of; $verb", false, Sources::name($this->source),
         );
     }
 

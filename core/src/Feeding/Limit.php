@@ -12,6 +12,9 @@ final readonly class Limit
     /** The budget, where what nobody knows holds its most. */
     public const UNKNOWN = 'unknown-energy';
 
+    /** Large predator fish, which is for one day of the week. */
+    public const WEEKLY_FISH = 'predator-fish';
+
     public const NEW = 'new-ingredient';
 
     public const AGE = 'age';
@@ -20,6 +23,7 @@ final readonly class Limit
         'budget' => 'the treat budget', 'sodium' => 'sodium', 'fat' => 'fat', 'added-sugar' => 'added sugar', 'vitamin-a' => 'vitamin A',
         'vitamin-d' => 'vitamin D', 'coumarin' => 'coumarin (cinnamon)', 'garlic' => 'the garlic cap', 'calcium' => 'calcium while it grows',
         'fibre' => 'new fibre', 'kelp' => 'kelp', 'new-ingredient' => 'something new: a quarter on the first days', 'age' => 'its age', 'not-cleared' => 'not cleared',
+        'predator-fish' => 'large predator fish: once a week',
         'unknown-energy' => 'energy that nobody knows, taken at its most',
     ];
 

@@ -240,13 +240,20 @@ final readonly class Judgement
             return new Obstacle('There is no line with a food in it yet.', false);
         }
         $worst = null;
-        foreach ([...$this->verdictOf($dog)->findings, ...array_merge([], ...$this->lineFindings, ...$this->stepFindings)] as $finding) {
-            if ($finding->concerns($dog) && $finding->isOpen() && ($worst === null || $finding->level->rank() < $worst->level->rank())) {
-                $worst = $finding;
-            }
+        foreach ($this->openFor($dog) as $finding) {
+            $worst = $worst === null || $finding->level->rank() < $worst->level->rank() ? $finding : $worst;
         }
 
         return $worst === null ? null : new Obstacle("{$dog->name} is not cleared: {$worst->message}", $worst->level->canBeConfirmed());
+    }
+
+    /** @return list<Finding> what stands against giving it to a dog and is not settled, each once, the worst first */
+    public function openFor(Dog $dog): array
+    {
+        return Finding::unique(array_values(array_filter(
+            [...$this->verdictOf($dog)->findings, ...array_merge([], ...$this->lineFindings, ...$this->stepFindings)],
+            static fn (Finding $finding): bool => $finding->concerns($dog) && $finding->isOpen(),
+        )));
     }
 
     public function lotOf(Dog $dog): Lot

@@ -4,49 +4,56 @@ declare(strict_types=1);
 
 namespace MildBowl\Core\Keeping;
 
-use MildBowl\Core\Baking\Batch;
-use MildBowl\Core\Baking\Binding;
-use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Data\Compiled;
 
-/** How many days a class of treat keeps, and where, by keeping.csv. */
+/** A class of keeping.csv: how many days what belongs to it keeps, and where. The conservative figure, and the most that people may lengthen it to. */
 final readonly class ShelfLife
 {
-    /** Share of the dough from which what is of animals decides. */
-    private const MUCH = 0.2;
+    /** °C at or below which a room is cool (contract). */
+    public const COOL = 15.0;
 
-    private const FRESH_CHEESE = ['cottage-cheese', 'ricotta', 'ricotta-part-skim', 'cream-cheese', 'mascarpone', 'paneer'];
+    /** °C above which a kitchen is warm: only what is dry keeps in its jars (reference, page 6). */
+    public const WARM = 21.0;
 
-    /** @param  string  $meaning  what belongs to the class, in words */
-    private function __construct(public string $class, public int $jarDays, public int $fridgeDays, public int $freezerDays, public string $meaning) {}
+    /** Share of water up to which a treat keeps in a warm kitchen. */
+    public const DRY = 0.08;
+
+    /**
+     * @param  string  $meaning  what belongs to the class, in words
+     * @param  array<string, string>  $if  when the most holds, by place, in words
+     */
+    private function __construct(
+        public string $class,
+        public int $jarDays,
+        public int $fridgeDays,
+        public int $freezerDays,
+        public string $meaning,
+        private array $if,
+        private ?int $jarCoolDays,
+        private ?int $fridgeAtMost,
+        private ?int $fridgeLiverDays,
+        private ?int $freezerAtMost,
+    ) {}
 
     /** @throws \OutOfBoundsException when there is no such class */
     public static function of(string $class): self
     {
-        $row = Compiled::tables()['keeping'][$class] ?? throw new \OutOfBoundsException("keeping.csv has no class \"$class\".");
+        $row = Compiled::days()['keeping'][$class] ?? throw new \OutOfBoundsException("keeping.csv has no class \"$class\".");
+        $most = static fn (?float $days): ?int => $days === null ? null : (int) $days;
 
-        return new self($class, (int) $row['jarDays'], (int) $row['fridgeDays'], (int) $row['freezerDays'], $row['meaning']);
+        return new self(
+            $class, (int) $row['jarDays'], (int) $row['fridgeDays'], (int) $row['freezerDays'], $row['meaning'], ['jar' => $row['jarIf'], 'fridge' => $row['fridgeIf'], 'freezer' => $row['freezerIf']],
+            $most($row['jarCoolDays']), $most($row['fridgeAtMost']), $most($row['fridgeLiverDays']), $most($row['freezerAtMost']),
+        );
     }
 
-    /** Of what was baked: by its texture, and by meat, liver, fish, egg or fresh cheese over a fifth of the dough. */
-    public static function ofBatch(Batch $batch, Texture $texture): self
+    /** The same, which keeps no longer than another does anywhere. */
+    public function noLongerThan(self $other): self
     {
-        $animal = 0.0;
-        foreach ($batch->dough->weighed as $one) {
-            $food = $one->ingredient;
-            $animal += Binding::isFlesh($food) || $food->inGroup('egg') || in_array($food->id, self::FRESH_CHEESE, true) ? $one->grams->best : 0.0;
-        }
-        $isAnimal = $animal > self::MUCH * $batch->dough->grams->best;
-        $isDry = in_array($texture->id, ['hard', 'biscuit', 'jerky'], true);
-
-        return self::of(match (true) {
-            $texture->id === 'frozen' => 'frozen',
-            $texture->id === 'none' => 'no-bake',
-            $isAnimal => $isDry ? 'meat-dry' : 'meat',
-            $texture->id === 'jerky' => 'meat-dry',
-            $isDry => $texture->id,
-            default => 'moist',
-        });
+        return new self(
+            $this->class, min($this->jarDays, $other->jarDays), min($this->fridgeDays, $other->fridgeDays), min($this->freezerDays, $other->freezerDays),
+            $this->meaning, [], null, null, null, null,
+        );
     }
 
     /** Days in the jar or the fridge, whichever is longer. */
@@ -55,13 +62,28 @@ final readonly class ShelfLife
         return max($this->jarDays, $this->fridgeDays);
     }
 
-    /** @param  'jar'|'fridge'|'freezer'  $place */
-    public function days(string $place): int
+    public function days(Place $place): int
     {
         return match ($place) {
-            'jar' => $this->jarDays,
-            'fridge' => $this->fridgeDays,
-            'freezer' => $this->freezerDays,
+            Place::Jar => $this->jarDays,
+            Place::Fridge => $this->fridgeDays,
+            Place::Freezer => $this->freezerDays,
+        };
+    }
+
+    /** When the most holds in a place, in words; '' where it always does. */
+    public function lengthensIf(Place $place): string
+    {
+        return $this->if[$place->value] ?? '';
+    }
+
+    /** The most days that people may lengthen it to, where what the row asks for holds. */
+    public function atMost(Place $place, float $roomCelsius, bool $isLiver): int
+    {
+        return match ($place) {
+            Place::Jar => $roomCelsius <= self::COOL ? $this->jarCoolDays ?? $this->jarDays : $this->jarDays,
+            Place::Fridge => $this->fridgeAtMost ?? ($isLiver ? $this->fridgeLiverDays : null) ?? $this->fridgeDays,
+            Place::Freezer => $this->freezerAtMost ?? $this->freezerDays,
         };
     }
 }

@@ -9,10 +9,11 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Energy;
 use MildBowl\Core\Dogs\TreatBudget;
 use MildBowl\Core\Feeding\Doses;
+use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Judging\Judgement;
-use MildBowl\Core\Keeping\ShelfLife;
+use MildBowl\Core\Keeping\Kept;
 use MildBowl\Core\Telling\Cares;
 use MildBowl\Core\Telling\Story;
 use MildBowl\Core\Values\Day;
@@ -54,7 +55,7 @@ final readonly class WeekQuestion
             }
         }
 
-        $keeps = ShelfLife::ofBatch($judgement->lots->main()->batch, $judgement->lots->main()->texture)->longestUnfrozen();
+        $keeps = Kept::first(array_map(static fn (Lot $lot): Kept => Kept::of($lot, $judgement->bowl->parts, false), $judgement->lots->all))->life->longestUnfrozen();
         $lasts = $days === null ? null : min($days, max(1, $keeps));
 
         return new WeekLasting(

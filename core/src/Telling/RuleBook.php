@@ -18,7 +18,7 @@ use MildBowl\Core\Values\Level;
 /** Every rule the tool judges by, row by row, for whoever wants to audit it: no finding has a code that does not stand here. */
 final readonly class RuleBook
 {
-    private const ABOUT = ['line' => 'reading', 'step' => 'reading', 'label' => 'label', 'food' => 'allergy', 'dog' => 'dog', 'ration' => 'dose', 'ration-age' => 'dose'];
+    private const ABOUT = ['line' => 'reading', 'step' => 'reading', 'label' => 'label', 'food' => 'allergy', 'dog' => 'dog', 'ration' => 'dose', 'ration-age' => 'dose', 'given' => 'dose'];
 
     /** @param  list<RuleBookRow>  $rules */
     private function __construct(public string $version, public array $rules) {}

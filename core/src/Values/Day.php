@@ -7,6 +7,8 @@ namespace MildBowl\Core\Values;
 /** A day of the calendar, as ISO 8601 writes it. Which day it is, the asker says: core has no clock. */
 final readonly class Day
 {
+    private const SECONDS = 86400;
+
     private function __construct(public string $iso) {}
 
     /** null where the text is no day that there is. */
@@ -17,8 +19,30 @@ final readonly class Day
 
     public function after(int $days): self
     {
+        return self::numbered($this->number() + $days);
+    }
+
+    /** Days since the first of January 1970. */
+    public function number(): int
+    {
         [$year, $month, $day] = array_map(intval(...), explode('-', $this->iso));
 
-        return new self(gmdate('Y-m-d', (int) gmmktime(12, 0, 0, $month, $day + $days, $year)));
+        return intdiv((int) gmmktime(0, 0, 0, $month, $day, $year), self::SECONDS);
+    }
+
+    public static function numbered(int $days): self
+    {
+        return new self(gmdate('Y-m-d', $days * self::SECONDS));
+    }
+
+    /** Days from this one to another; negative where that lies before. */
+    public function until(self $other): int
+    {
+        return $other->number() - $this->number();
+    }
+
+    public function isBefore(self $other): bool
+    {
+        return $this->iso < $other->iso;
     }
 }

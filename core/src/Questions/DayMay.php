@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Questions;
+
+/** What a dog may still have of a batch today, and what holds it there. */
+final readonly class DayMay
+{
+    /** @param  ?float  $pieces  down to a quarter; null where nothing limits */
+    public function __construct(public string $batch, public ?float $pieces, public ?string $heldBy) {}
+}
