@@ -56,6 +56,7 @@ final class Columns
         'medicines' => 'medicine:medicine / label:text message:text? advice:text? source:source',
         'most' => 'of:food-or-trait / percent:number meaning:text source:source',
         'names' => 'ingredient:food / names:text|',
+        'opened' => 'kind:id / name:text fridgeDays:number fridgeAtMost:number freezerDays:number meaning:text source:source',
         'pieces' => 'ingredient:food-or-group unit:piece-unit size:size? / low:number best:number high:number source:source',
         'plausible' => 'group:group nutrient:nutrient / low:number high:number unit:text source:source',
         'power-cuts' => 'place:text / coldHours:number fullHours:number? meaning:text source:source',
