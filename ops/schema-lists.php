@@ -21,6 +21,7 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Feeding\Limit;
+use MildBowl\Core\Keeping\JarActKind;
 use MildBowl\Core\Keeping\Place;
 use MildBowl\Core\Kitchen\Learned;
 use MildBowl\Core\Kitchen\Policy;
@@ -37,7 +38,7 @@ $lists = [
     'roles' => Role::ids(), 'processes' => Processes::ids(), 'joins' => Joins::ids(), 'stages' => array_column(Stage::cases(), 'value'),
     'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'activities' => Dog::ACTIVITIES, 'sexes' => Dog::SEXES,
     'learnedOf' => Learned::OF, 'workKinds' => array_column(Kind::cases(), 'value'), 'entryKinds' => array_column(EntryKind::cases(), 'value'), 'noteAbout' => LogReader::ABOUT, 'bagPlaces' => LogReader::PLACES, 'levels' => $levels, 'worst' => [...$levels, 'clear'], 'limits' => $limits, 'heldBy' => [...$limits, 'not-cleared'],
-    'heldByDay' => [...$limits, Limit::WEEKLY_FISH, 'not-cleared'], 'keepClasses' => array_keys(Compiled::days()['keeping']), 'keepPlaces' => array_column(Place::cases(), 'value'), 'thawPlaces' => Thaw::PLACES,
+    'heldByDay' => [...$limits, Limit::WEEKLY_FISH, 'not-cleared'], 'keepClasses' => array_keys(Compiled::days()['keeping']), 'keepPlaces' => array_column(Place::cases(), 'value'), 'thawPlaces' => Thaw::PLACES, 'jarActs' => array_column(JarActKind::cases(), 'value'),
 ] + Policy::CHOICES;
 
 $size = static fn (Size $size): array => $size->unit === Size::COUNT

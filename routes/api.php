@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AcceptedFactorController;
+use App\Http\Controllers\BagController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BatchEntryController;
 use App\Http\Controllers\ChangesController;
@@ -18,6 +19,8 @@ use App\Http\Controllers\OwnFoodController;
 use App\Http\Controllers\OwnNameController;
 use App\Http\Controllers\OwnSwapController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PlaceController;
+use App\Http\Controllers\PowerCutController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProductController;
 use App\Http\Controllers\ProfilesController;
@@ -67,6 +70,10 @@ Route::middleware('kitchen')->group(function (): void {
     Route::get('batches/{batch}/entries', [BatchEntryController::class, 'index'])->name('batches.entries.index');
     Route::post('batches/{batch}/entries', [BatchEntryController::class, 'store'])->name('batches.entries.store');
     Route::get('batches/{batch}/figures', [BatchEntryController::class, 'figures'])->name('batches.figures');
+    Route::apiResource('places', PlaceController::class)->except('show');
+    Route::apiResource('bags', BagController::class)->only(['index', 'show']);
+    Route::post('jar-acts', [BagController::class, 'act'])->name('jar-acts.store');
+    Route::post('ask/power-cut', PowerCutController::class)->name('ask.power-cut');
     Route::get('lessons', LessonsController::class)->name('lessons');
     Route::apiResource('accepted', AcceptedFactorController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('confirmations', ConfirmationController::class)->only(['index', 'store', 'destroy']);

@@ -26,7 +26,7 @@ final readonly class Batches
     /** h that a clock may be off before what it says is refused. */
     private const CLOCK_OFF = 26;
 
-    public function __construct(private Contract $contract, private KitchenQuestion $questions, private KitchenClock $clock, private CurrentKitchen $current) {}
+    public function __construct(private Contract $contract, private KitchenQuestion $questions, private KitchenClock $clock, private CurrentKitchen $current, private BatchRecords $records, private Jars $jars) {}
 
     /**
      * @param  stdClass  $asked  what would be asked about the sheet
@@ -82,10 +82,11 @@ final readonly class Batches
         if ($why !== null) {
             throw RequestRefused::outOfRange('/said', $why);
         }
-        $kept = $this->write($batch, $entry);
+        $kept = $this->records->write($batch, $entry);
         $batch->summary = $batch->log()->summary();
         $this->asked($batch, $entry);
         $batch->save();
+        $this->jars->followLog($batch, $entry);
         $batch->touched([]);
 
         return $kept;
@@ -131,35 +132,6 @@ final readonly class Batches
         } catch (RequestRefused $refused) {
             throw RequestRefused::outOfRange('/said/entry', $refused->getMessage());
         }
-    }
-
-    /**
-     * Writes down what happened long ago: each as if it had been tapped then.
-     *
-     * @param  list<Entry>  $entries
-     *
-     * @throws RequestRefused when one of them cannot be so
-     */
-    public function record(Batch $batch, array $entries): void
-    {
-        foreach ($entries as $entry) {
-            $log = $batch->log();
-            $why = $log->log->refusal($entry, $log->planned);
-            if ($why !== null) {
-                throw RequestRefused::outOfRange('/said', $why);
-            }
-            $this->write($batch, $entry);
-        }
-        $batch->summary = $batch->log()->summary();
-        $batch->save();
-    }
-
-    private function write(Batch $batch, Entry $entry): BatchEntry
-    {
-        return BatchEntry::query()->create([
-            'id' => $entry->id, 'batch_id' => $batch->id, 'at' => new CarbonImmutable($entry->at), 'by' => $entry->by, 'kind' => $entry->kind->value, 'said' => self::json((object) $entry->said),
-            'corrects' => $entry->corrects, 'came_at' => $this->clock->now(),
-        ]);
     }
 
     /** @return array<string, mixed> what `formulate` answers about what was made; explained, it is written out as well */

@@ -5,22 +5,26 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Http\Resources\AcceptedFactorResource;
+use App\Http\Resources\BagResource;
 use App\Http\Resources\BatchSlipResource;
 use App\Http\Resources\ConfirmationResource;
 use App\Http\Resources\DogResource;
 use App\Http\Resources\OwnFoodResource;
 use App\Http\Resources\OwnNameResource;
 use App\Http\Resources\OwnSwapResource;
+use App\Http\Resources\PlaceResource;
 use App\Http\Resources\PriceResource;
 use App\Http\Resources\ProductResource;
 use App\Http\Resources\WeighingResource;
 use App\Models\AcceptedFactor;
+use App\Models\Bag;
 use App\Models\Batch;
 use App\Models\Confirmation;
 use App\Models\Dog;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
+use App\Models\Place;
 use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
@@ -32,20 +36,20 @@ final class Kinds
 {
     public const ROWS = [
         'dogs' => Dog::class, 'recipes' => Recipe::class, 'products' => Product::class, 'names' => OwnName::class, 'foods' => OwnFood::class,
-        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class,
+        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class,
     ];
 
     private const TOLD = [
         'dogs' => DogResource::class, 'products' => ProductResource::class, 'names' => OwnNameResource::class, 'foods' => OwnFoodResource::class,
         'swaps' => OwnSwapResource::class, 'prices' => PriceResource::class, 'weighings' => WeighingResource::class, 'confirmations' => ConfirmationResource::class,
-        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class,
+        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class,
     ];
 
     /** What is told of a row is read with it. */
     private const WITH = ['products' => ['readings'], 'weighings' => ['dog']];
 
     /** What a row of a kind is called by. */
-    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says'];
+    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title'];
 
     public static function of(Model $row): string
     {
@@ -81,6 +85,6 @@ final class Kinds
     /** The column that bears the name, where only one of the kind may bear it. */
     public static function nameColumn(string $kind): ?string
     {
-        return in_array($kind, ['dogs', 'products', 'foods', 'names'], true) ? self::CALLED[$kind] : null;
+        return in_array($kind, ['dogs', 'products', 'foods', 'names', 'places'], true) ? self::CALLED[$kind] : null;
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Batch;
 use App\Models\Dog;
 use App\Models\Recipe;
 use App\Support\Batches;
+use App\Support\BatchRecords;
 use App\Support\KitchenClock;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
@@ -51,17 +52,17 @@ final class BatchSeeder extends Seeder
         [1, 'Lentil and celery crisps', 1.10, 0.98, 0.97, ['tasted' => ['Odette', 'a raw celery end', false]]],
     ];
 
-    public function run(Batches $batches, KitchenClock $clock): void
+    public function run(Batches $batches, BatchRecords $records, KitchenClock $clock): void
     {
         $now = $clock->now();
         foreach (self::PAST as [$weeks, $title, $longer, $count, $mass, $how]) {
             $at = $now->subWeeks($weeks)->setTime(9, 30 + $weeks % 3 * 10);
             $batch = $this->begin($batches, $title, $at, ($how['double'] ?? false) === true);
-            $batches->record($batch, $this->past($batch, $at, $longer, $count, $mass, $how));
+            $records->record($batch, $this->past($batch, $at, $longer, $count, $mass, $how));
         }
         $at = $now->subMinutes(26);
         $batch = $this->begin($batches, 'Mussel and millet fingers', $at, false);
-        $batches->record($batch, $this->inTheOven($batch, $at));
+        $records->record($batch, $this->inTheOven($batch, $at));
     }
 
     private function begin(Batches $batches, string $title, CarbonImmutable $at, bool $isDouble): Batch

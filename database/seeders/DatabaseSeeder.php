@@ -48,6 +48,7 @@ final class DatabaseSeeder extends Seeder
             Recipe::query()->create($recipe);
         }
         $this->call(BatchSeeder::class);
+        $this->call(JarSeeder::class);
     }
 
     /** @return list<array<string, mixed>> */

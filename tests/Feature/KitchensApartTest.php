@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\AcceptedFactor;
+use App\Models\Bag;
 use App\Models\Batch;
 use App\Models\Confirmation;
 use App\Models\Dog;
@@ -11,6 +12,7 @@ use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
 use App\Models\Photo;
+use App\Models\Place;
 use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
@@ -52,6 +54,8 @@ function othersThings(TestCase $test): array
     ];
     $things['accepted'] = AcceptedFactor::query()->create(['oven' => 'the oven', 'class' => 'biscuit', 'of' => 'minutes', 'factor' => 1.1, 'says' => 'Strange lesson', 'by' => 'Somebody']);
     $things['batch'] = Batch::query()->create(['title' => 'Strange batch', 'oven' => 'the oven', 'question' => '{}', 'answer' => '{}', 'plan' => '{}', 'data_version' => 'x', 'begun_at' => now(), 'begun_by' => 'Somebody', 'summary' => ['state' => 'making', 'lots' => []]]);
+    $things['place'] = Place::query()->create(['name' => 'Strange tin', 'kind' => 'jar']);
+    $things['bag'] = Bag::query()->create(['number' => 1, 'title' => 'Strange bag', 'content' => 'treats', 'made' => '2026-06-20', 'keeps' => [], 'because' => '', 'for_dogs' => [], 'pieces' => 3, 'put_pieces' => 3, 'frozen' => false, 'thawed_days' => 1, 'state' => 'here', 'place_id' => $things['place']->id]);
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 
@@ -91,6 +95,8 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
             'shelf' => 'trange',
             'trash' => 'trange',
             'changes?after=0' => 'trange',
+            'places' => 'trange',
+            'bags' => 'trange',
         ] as $list => $name
     ) {
         expect(

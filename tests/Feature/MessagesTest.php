@@ -12,11 +12,14 @@ use App\Http\Requests\JudgeRequest;
 use App\Http\Requests\KitchenRequest;
 use App\Http\Requests\OwnNameRequest;
 use App\Http\Requests\PhotoRequest;
+use App\Http\Requests\PlaceRequest;
 use App\Http\Requests\ProductRequest;
 use App\Http\Requests\RecipeRequest;
 use App\Http\Requests\TableRequest;
 use App\Http\Requests\WeighingRequest;
+use App\Models\Bag;
 use App\Models\Dog;
+use App\Models\Place;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\Weighing;
@@ -42,6 +45,7 @@ function mistakes(): array
 
     $batch = static fn (array $fields): array => [BatchRequest::class, 'POST', '/api/batches', $fields + ['asked' => ['recipe' => ['text' => '200 g oat flour']], 'at' => '2026-06-20T12:00:00.000Z', 'startAt' => '2026-06-20T14:00', 'by' => 'Ines']];
     $accepted = static fn (array $fields): array => [AcceptedFactorRequest::class, 'POST', '/api/accepted', $fields + ['oven' => 'the oven', 'class' => 'biscuit', 'of' => 'minutes', 'factor' => 1.1, 'says' => '10 % longer', 'by' => 'Ines']];
+    $place = static fn (array $fields): array => [PlaceRequest::class, 'POST', '/api/places', $fields + ['name' => 'The blue tin', 'kind' => 'jar']];
     $saying = static fn (array $fields): array => [ConfirmationRequest::class, 'POST', '/api/confirmations', $fields + ['code' => 'heart', 'level' => 'ask-vet', 'words' => 'Ask.']];
 
     return [
@@ -60,6 +64,13 @@ function mistakes(): array
         'accepted class.in' => $accepted(['class' => 'crumbly']),
         'accepted of.in' => $accepted(['of' => 'love']),
         'accepted factor.between' => $accepted(['factor' => 11]),
+        'place name.required' => $place(['name' => null]),
+        'place name.filled' => [PlaceRequest::class, 'PATCH', '/api/places/{place}', ['name' => '']],
+        'place name.max' => $place(['name' => str_repeat('n', 61)]),
+        'place name.unique' => $place(['name' => 'The FRIDGE']),
+        'place kind.required' => $place(['kind' => null]),
+        'place kind.in' => $place(['kind' => 'cellar']),
+        'place celsius.between' => $place(['celsius' => 51]),
         'dog name.required' => $dog(['name' => '']),
         'dog name.filled' => [DogRequest::class, 'PATCH', '/api/dogs/{dog}', ['name' => '']],
         'dog name.unique' => $dog(['name' => 'Quill']),
@@ -102,11 +113,12 @@ function mistakes(): array
 function withIds(string $uri): string
 {
     return str_replace(
-        ['{dog}', '{recipe}', '{product}'],
+        ['{dog}', '{recipe}', '{product}', '{place}'],
         [
             Dog::query()->where('name', 'Quill')->firstOrFail()->id,
             str_contains($uri, '{recipe}') ? Recipe::query()->create(['title' => 'Rounds', 'text' => '1 egg'])->id : '',
             str_contains($uri, '{product}') ? Product::query()->where('name', 'Taken tub')->firstOrFail()->id : '',
+            str_contains($uri, '{place}') ? Place::query()->firstOrFail()->id : '',
         ],
         $uri,
     );
@@ -125,7 +137,7 @@ it('says the message that was written for that mistake, beside its field', funct
 
 it('has a mistake for every message that is written', function (): void {
     $written = [];
-    foreach (['batch' => BatchRequest::class, 'accepted' => AcceptedFactorRequest::class, 'dog' => DogRequest::class, 'kitchen' => KitchenRequest::class, 'product' => ProductRequest::class, 'recipe' => RecipeRequest::class, 'weighing' => WeighingRequest::class, 'saying' => ConfirmationRequest::class, 'judge' => JudgeRequest::class, 'photo' => PhotoRequest::class] as $short => $request) {
+    foreach (['batch' => BatchRequest::class, 'accepted' => AcceptedFactorRequest::class, 'place' => PlaceRequest::class, 'dog' => DogRequest::class, 'kitchen' => KitchenRequest::class, 'product' => ProductRequest::class, 'recipe' => RecipeRequest::class, 'weighing' => WeighingRequest::class, 'saying' => ConfirmationRequest::class, 'judge' => JudgeRequest::class, 'photo' => PhotoRequest::class] as $short => $request) {
         foreach (array_keys((new $request())->messages()) as $name) {
             $written[] = "$short $name";
         }
@@ -259,6 +271,8 @@ function thingsOf(TestCase $test): array
         'photo' => $post('photos', ['image' => base64_encode("\xFF\xD8\xFF picture")]),
         'food' => $post('foods', ['name' => 'My crumb', 'groups' => ['wheat'], 'per100g' => ['kcal' => 400, 'proteinG' => 10]]),
         'accepted' => $post('accepted', ['oven' => 'the oven', 'class' => 'biscuit', 'of' => 'minutes', 'factor' => 1.1, 'says' => '10 % longer', 'by' => 'Ines']),
+        'place' => $post('places', ['name' => 'A tin of ours', 'kind' => 'jar']),
+        'bag' => Bag::query()->where('state', 'here')->firstOrFail()->id,
         'batch' => $post('batches', ['asked' => ['recipe' => ['text' => '200 g oat flour']], 'at' => '2026-05-14T12:00:00.000Z', 'startAt' => '2026-05-14T14:00', 'by' => 'Ines']),
         'confirmation' => $post('confirmations', ['code' => 'broth', 'level' => 'check-label', 'words' => 'plain']),
     ];

@@ -35,7 +35,7 @@ final class LogReader
     }
 
     /** To the millisecond, in UTC: two of them compare as texts. */
-    private static function moment(Node $node): string
+    public static function moment(Node $node): string
     {
         $text = $node->string(40);
         if (preg_match('/^(\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d)(?:\.(\d{1,6}))?Z$/', $text, $part) !== 1 || strtotime($part[1].'Z') === false || gmdate('Y-m-d\TH:i:s', (int) strtotime($part[1].'Z')) !== $part[1]) {

@@ -18,7 +18,10 @@ final readonly class Bag
     /** used up, with nothing to spare for the day it is thawed on */
     private const OVERDUE = 2.0;
 
-    /** @param  float  $used  share of its time that was spent when it came to where it is */
+    /**
+     * @param  float  $used  share of its time that was spent when it came to where it is
+     * @param  ?Day  $ownUntil  the best before that somebody set where it stands now
+     */
     private function __construct(
         public Keeps $keeps,
         public Day $made,
@@ -28,7 +31,7 @@ final readonly class Bag
         public Day $since,
         public float $used,
         public ?Day $thawedOn,
-        public ?Day $frozenUntil,
+        public ?Day $ownUntil,
     ) {}
 
     /** Nothing yet of what was made on a day. */
@@ -52,6 +55,26 @@ final readonly class Bag
         return $bag;
     }
 
+    /** @return array{pieces: float, place: string, celsius: ?float, since: string, used: float, thawedOn: ?string, ownUntil: ?string} how it stands, to be kept */
+    public function state(): array
+    {
+        return [
+            'pieces' => $this->pieces, 'place' => $this->place->value, 'celsius' => $this->celsius, 'since' => $this->since->iso, 'used' => $this->used, 'thawedOn' => $this->thawedOn?->iso,
+            'ownUntil' => $this->ownUntil?->iso,
+        ];
+    }
+
+    /** @param  array{pieces: float|int, place: string, celsius: float|int|null, since: string, used: float|int, thawedOn: ?string, ownUntil: ?string}  $state */
+    public static function standing(Keeps $keeps, Day $made, array $state): self
+    {
+        $day = static fn (?string $iso): ?Day => $iso === null ? null : Day::read($iso);
+
+        return new self(
+            $keeps, $made, (float) $state['pieces'], Place::from($state['place']), $state['celsius'] === null ? null : (float) $state['celsius'], $day($state['since']) ?? $made, (float) $state['used'],
+            $day($state['thawedOn']), $day($state['ownUntil']),
+        );
+    }
+
     public function isEmpty(): bool
     {
         return $this->pieces <= self::CRUMB;
@@ -65,7 +88,7 @@ final readonly class Bag
     /** The last day that it is good on, where it stands now. */
     public function bestBefore(): Day
     {
-        return $this->isFrozen() ? $this->frozenUntil ?? $this->since->after($this->keeps->days(Place::Freezer, null)) : $this->since->after($this->daysLeft($this->place, $this->celsius, $this->used));
+        return $this->ownUntil ?? $this->since->after($this->isFrozen() ? $this->keeps->days(Place::Freezer, null) : $this->daysLeft($this->place, $this->celsius, $this->used));
     }
 
     /** The latest day that people may set: the figure in brackets of its class, less what is spent. */
@@ -107,7 +130,7 @@ final readonly class Bag
     {
         $from = $event->from;
         $place = $event->place ?? $this->place;
-        $bag = new self($this->keeps, $this->made, $event->pieces ?? 0.0, $from->place ?? $place, $from->celsius ?? $event->celsius, $from->since ?? $event->on, $from->used ?? 0.0, $from?->thawedOn, $from?->frozenUntil);
+        $bag = new self($this->keeps, $this->made, $event->pieces ?? 0.0, $from->place ?? $place, $from->celsius ?? $event->celsius, $from->since ?? $event->on, $from->used ?? 0.0, $from?->thawedOn, $from?->ownUntil);
         if ($from === null) {
             // what stood somewhere else before it was put away is of the day it was made
             $waited = $this->made->until($event->on);
@@ -130,7 +153,7 @@ final readonly class Bag
                 throw new BagRefused("It was best before {$this->bestBefore()->iso}: freezing does not make it good again. Throw it away.");
             }
         }
-        $used = $isFrozen ? $this->used : min(max(1.0, $this->used), $this->used + $this->spent($this->place, $this->celsius, $this->since->until($event->on)));
+        $used = $isFrozen ? $this->used : $this->usedBy($event->on);
         if ($isFrozen && $to === Place::Freezer) {
             // from one freezer to another: the clock stands still
             return $this->with(celsius: $event->celsius);
@@ -166,7 +189,7 @@ final readonly class Bag
         }
 
         // together they keep as long as what goes off first
-        return new self($this->keeps, $this->made, $bag->pieces, $from->place, $from->celsius, $from->since, $from->used, $this->thawedOn ?? $from->thawedOn, $from->frozenUntil);
+        return new self($this->keeps, $this->made, $bag->pieces, $from->place, $from->celsius, $from->since, $from->used, $this->thawedOn ?? $from->thawedOn, $from->ownUntil);
     }
 
     private function dated(BagEvent $event): self
@@ -178,12 +201,8 @@ final readonly class Bag
         if ($day->isBefore($this->since)) {
             throw new BagRefused("{$day->iso} lies before it came here ({$this->since->iso}): throw it away instead, if it is off.");
         }
-        if ($this->isFrozen()) {
-            return $this->with(frozenUntil: $day);
-        }
-        $life = $this->life($this->place, $this->celsius);
 
-        return $life <= 0 ? $this : $this->with(used: 1 - $this->since->until($day) / $life);
+        return $this->with(ownUntil: $day);
     }
 
     /** It thawed where it lies, or stood as warm as a jar does for a day. */
@@ -196,8 +215,17 @@ final readonly class Bag
 
         return $this->isFrozen() ? $this : new self(
             $this->keeps, $this->made, $this->pieces, $this->place, $this->celsius, $event->on,
-            min(1.0, $this->used + $this->spent($this->place, $this->celsius, $this->since->until($event->on)) + ($jar > 0 ? 1 / $jar : 1.0)), $this->thawedOn, null,
+            min(1.0, $this->usedBy($event->on) + ($jar > 0 ? 1 / $jar : 1.0)), $this->thawedOn, null,
         );
+    }
+
+    /** Share of its time that is spent by a day; where somebody set an earlier day, by that one. A day that was set later is no promise for elsewhere. */
+    private function usedBy(Day $on): float
+    {
+        $used = min(max(1.0, $this->used), $this->used + $this->spent($this->place, $this->celsius, $this->since->until($on)));
+        $life = $this->life($this->place, $this->celsius);
+
+        return $this->ownUntil === null || $life <= 0 ? $used : max($used, min(1.0, 1 - $on->until($this->ownUntil) / $life));
     }
 
     /** Whole days that are left in a place, of a time that is spent in part; what is thawed counts as in the fridge. */
@@ -224,10 +252,10 @@ final readonly class Bag
         return $days <= 0 ? 0.0 : ($life <= 0 ? 1.0 : $days / $life);
     }
 
-    private function with(?float $pieces = null, ?Day $since = null, ?float $used = null, ?Day $thawedOn = null, ?Day $frozenUntil = null, ?float $celsius = null): self
+    private function with(?float $pieces = null, ?Day $since = null, ?float $used = null, ?Day $thawedOn = null, ?Day $ownUntil = null, ?float $celsius = null): self
     {
         return new self(
-            $this->keeps, $this->made, $pieces ?? $this->pieces, $this->place, $celsius ?? $this->celsius, $since ?? $this->since, $used ?? $this->used, $thawedOn ?? $this->thawedOn, $frozenUntil ?? $this->frozenUntil,
+            $this->keeps, $this->made, $pieces ?? $this->pieces, $this->place, $celsius ?? $this->celsius, $since ?? $this->since, $used ?? $this->used, $thawedOn ?? $this->thawedOn, $ownUntil ?? $this->ownUntil,
         );
     }
 }

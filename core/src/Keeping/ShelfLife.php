@@ -47,6 +47,12 @@ final readonly class ShelfLife
         );
     }
 
+    /** @return list<string> */
+    public static function classes(): array
+    {
+        return array_map(strval(...), array_keys(Compiled::days()['keeping']));
+    }
+
     /** The same, which keeps no longer than another does anywhere. */
     public function noLongerThan(self $other): self
     {

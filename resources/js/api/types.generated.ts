@@ -1514,6 +1514,8 @@ export interface ChangedKinds {
     confirmations?: ConfirmationRecord[]
     batches?: BatchSlip[]
     accepted?: AcceptedFactor[]
+    places?: Place[]
+    bags?: Bag[]
 }
 /**
  * a batch in short
@@ -1589,6 +1591,75 @@ export interface AcceptedFactor {
     factor: number
     says: string
     by: string
+}
+/**
+ * a place of the kitchen's own where treats are kept
+ */
+
+export interface Place {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    name: string
+    kind: 'jar' | 'fridge' | 'freezer'
+    /**
+     * of the room a jar stands in
+     */
+    celsius: number | null
+    position: number
+}
+/**
+ * a bag, a jar or a tub as it stands
+ */
+
+export interface Bag {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    /**
+     * as it is written on the bag
+     */
+    number: number
+    title: string
+    content: 'treats' | 'dough' | 'food'
+    batch: string | null
+    lot: string | null
+    made: string
+    /**
+     * of the table of keeping, or what was opened
+     */
+    class: string
+    because: string
+    /**
+     * for whom; empty for all
+     */
+    dogs: string[]
+    note: string | null
+    ingredient: string | null
+    grams: number | null
+    place: string | null
+    /**
+     * left in it
+     */
+    pieces: number
+    putPieces: number
+    bestBefore: string | null
+    /**
+     * the latest that people may set
+     */
+    bestBeforeAtMost: string | null
+    frozen: boolean
+    thawedOn: string | null
+    /**
+     * it is good for once it is taken out
+     */
+    thawedDays: number
+    state: 'here' | 'empty' | 'undone'
+    endedAt: string | null
 }
 
 export interface Gone {

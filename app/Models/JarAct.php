@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToKitchen;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Something that somebody did at the jars. The database refuses to change one.
+ *
+ * @property string $id
+ * @property CarbonImmutable $at
+ * @property string $by
+ * @property string $do
+ * @property string $said JSON
+ * @property ?string $corrects
+ */
+final class JarAct extends Model
+{
+    use BelongsToKitchen;
+
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected $table = 'jar_acts';
+
+    protected $fillable = ['id', 'at', 'by', 'do', 'said', 'corrects', 'came_at'];
+
+    protected $dateFormat = 'Y-m-d H:i:s.vO';
+
+    /** @var array<string, string> */
+    protected $casts = ['at' => 'immutable_datetime', 'came_at' => 'immutable_datetime'];
+
+    /** @return array<string, mixed> as the page is told */
+    public function told(): array
+    {
+        return ['id' => $this->id, 'at' => $this->at->utc()->format('Y-m-d\TH:i:s.v\Z'), 'by' => $this->by, 'do' => $this->do, 'said' => (object) json_decode($this->said, false, 64, JSON_THROW_ON_ERROR), 'corrects' => $this->corrects];
+    }
+}
