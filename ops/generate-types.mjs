@@ -41,6 +41,9 @@ const names = [
     'bake-request',
     'bake-answer',
     'learn-answer',
+    'keep-answer',
+    'thaw-answer',
+    'day-answer',
 ]
 
 const load = (name) => JSON.parse(readFileSync(`schemas/${name}.json`, 'utf8'))

@@ -14,6 +14,7 @@ use App\Http\Controllers\DogController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\KitchenQuestionController;
 use App\Http\Controllers\LabelShelfController;
+use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LessonsController;
 use App\Http\Controllers\OwnFoodController;
 use App\Http\Controllers\OwnNameController;
@@ -73,6 +74,9 @@ Route::middleware('kitchen')->group(function (): void {
     Route::apiResource('places', PlaceController::class)->except('show');
     Route::apiResource('bags', BagController::class)->only(['index', 'show']);
     Route::post('jar-acts', [BagController::class, 'act'])->name('jar-acts.store');
+    Route::get('day', [LedgerController::class, 'show'])->name('day.show');
+    Route::post('given', [LedgerController::class, 'store'])->name('given.store');
+    Route::post('given/{gift}/back', [LedgerController::class, 'takeBack'])->name('given.back');
     Route::post('ask/power-cut', PowerCutController::class)->name('ask.power-cut');
     Route::get('lessons', LessonsController::class)->name('lessons');
     Route::apiResource('accepted', AcceptedFactorController::class)->only(['index', 'store', 'destroy']);

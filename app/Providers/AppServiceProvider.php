@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Devices\LabelShelf;
 use App\Devices\PaperLabelShelf;
+use App\Models\LedgerEntry;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
 use App\Support\Kinds;
@@ -36,5 +37,6 @@ final class AppServiceProvider extends ServiceProvider
         foreach (Kinds::ROWS as $model) {
             Gate::policy($model, OfThisKitchen::class);
         }
+        Gate::policy(LedgerEntry::class, OfThisKitchen::class);
     }
 }

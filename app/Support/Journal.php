@@ -26,6 +26,13 @@ final readonly class Journal
         ]);
     }
 
+    /** Something that has no version of its own was added to: pages that look ask anew. */
+    public function noted(): void
+    {
+        $kitchen = $this->current->get();
+        Change::query()->create(['number' => $this->next(), 'kind' => 'kitchen', 'row_id' => null, 'version' => $kitchen->version, 'before' => [], 'page' => self::page($this->request), 'made_at' => $this->clock->now()]);
+    }
+
     /** Which page of a browser a request comes from (X-Page). */
     public static function page(Request $request): ?string
     {

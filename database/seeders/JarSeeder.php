@@ -40,23 +40,28 @@ final class JarSeeder extends Seeder
         }
         $dog = static fn (string $name): string => Dog::query()->where('name', $name)->firstOrFail()->id;
         $do = fn (JarActKind $kind, CarbonImmutable $at, array $said, string $by = self::BAKER): array => $jars->act(new JarAct((string) Str::uuid7(), $at->utc()->format('Y-m-d\TH:i:s.v\Z'), $by, $kind, $said));
-        $put = function (string $title, int $weeks, array $split, array $more = []) use ($do, $now): array {
+        $put = function (string $title, int $weeks, array $split, ?int $leave = null, array $more = []) use ($do, $now): array {
             $batch = Batch::query()->where('title', $title)->where('begun_at', '<', $now->subWeeks($weeks)->addDays(3))->orderByDesc('begun_at')->firstOrFail();
             $at = $batch->begun_at->addMinutes(310);
             $filled = [];
+            $rest = (float) $batch->summary['count'] - array_sum(array_column($split, 1)) - (float) ($leave ?? 0);
             foreach ($split as [$place, $pieces, $dogs]) {
-                $filled[] = ['bag' => (string) Str::uuid7(), 'pieces' => (float) $pieces, 'place' => $this->places[$place], 'dogs' => $dogs];
+                // what no number is said of is all the rest but what stands about
+                $filled[] = ['bag' => (string) Str::uuid7(), 'pieces' => $pieces === 0 ? $rest : (float) $pieces, 'place' => $this->places[$place], 'dogs' => $dogs];
             }
             $do(JarActKind::Put, $at, ['batch' => $batch->id, 'split' => $filled] + $more);
 
             return array_column($filled, 'bag');
         };
         // the crisps of a week ago, half of them eaten by now
-        [$crisps, $later] = $put('Lentil and celery crisps', 1, [['The blue jar', 40, []], ['Freezer drawer', 20, []], ['Freezer drawer', 20, []]]);
+        [$crisps, , , $crispGift] = $put('Lentil and celery crisps', 1, [['The blue jar', 40, []], ['Freezer drawer', 20, []], ['Freezer drawer', 20, []], ['The biscuit tin', 0, []]], 12);
         $do(JarActKind::Take, $now->subDays(5), ['bag' => $crisps, 'pieces' => 14.0, 'why' => 'eaten'], self::HELPER);
         $do(JarActKind::Take, $now->subDays(2), ['bag' => $crisps, 'pieces' => 6.5, 'why' => 'eaten']);
         // the double batch: what is in the tin is past its time, the rest is frozen
-        [$tin, , , $lent] = $put('Beetroot and barley rounds, doubled', 2, [['The biscuit tin', 24, []], ['Freezer drawer', 24, []], ['Chest freezer, boathouse', 48, []], ['Mrs Wren\'s freezer', 24, []]]);
+        [$tin, , , $lent, $gift] = $put('Beetroot and barley rounds, doubled', 2, [['The biscuit tin', 24, []], ['Freezer drawer', 24, []], ['Chest freezer, boathouse', 48, []], ['Mrs Wren\'s freezer', 24, []], ['The fridge', 0, []]], 0);
+        foreach ([$crispGift => 6, $gift => 13] as $bag => $days) {
+            $do(JarActKind::Take, $now->subDays($days), ['bag' => $bag, 'why' => 'given-away']);
+        }
         $do(JarActKind::Take, $now->subDays(6), ['bag' => $tin, 'pieces' => 24.0, 'why' => 'eaten']);
         $do(JarActKind::For, $now->subDays(12), ['bag' => $lent, 'dogs' => [$dog('Bosun'), $dog('Odette')], 'note' => 'she hands them over the fence']);
         // the coins with venison: thawed four days ago, good for three
@@ -67,7 +72,7 @@ final class JarSeeder extends Seeder
         $do(JarActKind::Take, $now->subHours(20), ['bag' => $two, 'pieces' => 9.0, 'why' => 'eaten']);
         $put('Mussel and millet fingers', 5, [['Chest freezer, boathouse', 15, [$dog('Quill')]]]);
         $put('Iced melon and fennel coins', 6, [['Freezer drawer', 12, []]]);
-        $put('Beetroot and barley rounds', 4, [['Chest freezer, boathouse', 30, []]], ['as' => 'dough']);
+        $put('Beetroot and barley rounds', 4, [['Chest freezer, boathouse', 30, []]], null, ['as' => 'dough']);
         $do(JarActKind::Open, $now->subDays(2), ['bag' => (string) Str::uuid7(), 'title' => 'pumpkin purée', 'food' => 'tin', 'ingredient' => 'pumpkin-puree', 'grams' => 210.0, 'place' => $this->places['The fridge']]);
         $do(JarActKind::Open, $now->subDay(), ['bag' => (string) Str::uuid7(), 'title' => 'cooked lentils', 'food' => 'leftover', 'ingredient' => 'lentil-cooked', 'grams' => 140.0, 'place' => $this->places['The fridge']], self::HELPER);
         $do(JarActKind::Found, $now->subDay(), ['bag' => (string) Str::uuid7(), 'title' => 'Unmarked bag, some sort of coins', 'made' => $now->subDays(40)->format('Y-m-d'), 'pieces' => 9.0, 'place' => $this->places['Chest freezer, boathouse'], 'note' => 'no label; smells of fish']);

@@ -20,6 +20,7 @@ export const router = createRouter({
         },
         { path: '/oven', name: 'oven', component: () => import('./making/OvenPlace.vue'), meta: { title: 'Oven', place: 'oven' } },
         { path: '/oven/:id', name: 'batch', component: () => import('./making/BatchPlace.vue'), meta: { title: 'At the oven', place: 'oven' } },
+        { path: '/jars/:bag?', name: 'jars', component: () => import('./keeping/JarsPlace.vue'), meta: { title: 'Jars', place: 'jars' } },
         { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs', place: 'dogs' } },
         { path: '/dogs/:id', name: 'dog', component: () => import('./dogs/DogPage.vue'), meta: { title: 'Dog', place: 'dogs' } },
         {

@@ -8,6 +8,7 @@ use App\Models\Batch;
 use App\Models\Confirmation;
 use App\Models\Dog;
 use App\Models\Kitchen;
+use App\Models\LedgerEntry;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
@@ -56,6 +57,8 @@ function othersThings(TestCase $test): array
     $things['batch'] = Batch::query()->create(['title' => 'Strange batch', 'oven' => 'the oven', 'question' => '{}', 'answer' => '{}', 'plan' => '{}', 'data_version' => 'x', 'begun_at' => now(), 'begun_by' => 'Somebody', 'summary' => ['state' => 'making', 'lots' => []]]);
     $things['place'] = Place::query()->create(['name' => 'Strange tin', 'kind' => 'jar']);
     $things['bag'] = Bag::query()->create(['number' => 1, 'title' => 'Strange bag', 'content' => 'treats', 'made' => '2026-06-20', 'keeps' => [], 'because' => '', 'for_dogs' => [], 'pieces' => 3, 'put_pieces' => 3, 'frozen' => false, 'thawed_days' => 1, 'state' => 'here', 'place_id' => $things['place']->id]);
+    $gift = fake()->uuid();
+    $things['gift'] = LedgerEntry::query()->create(['id' => $gift, 'gift' => $gift, 'dog_id' => $things['dog']->id, 'on' => '2026-06-20', 'at' => now(), 'by' => 'Somebody', 'kind' => 'text', 'words' => 'Strange scrap', 'unsure' => false, 'came_at' => now()]);
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 
@@ -97,6 +100,7 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
             'changes?after=0' => 'trange',
             'places' => 'trange',
             'bags' => 'trange',
+            'day' => 'trange',
         ] as $list => $name
     ) {
         expect(

@@ -21,6 +21,7 @@ final class BatchSlipResource extends JsonResource
         return [
             'id' => $this->id, 'version' => $this->version, 'recipeId' => $this->recipe_id, 'title' => $this->title, 'oven' => $this->oven,
             'begunAt' => $this->begun_at->utc()->format('Y-m-d\TH:i:s.v\Z'), 'begunBy' => $this->begun_by,
+            'lots' => array_map(static fn (array $lot): array => $lot + ['put' => 0.0], is_array($this->summary['lots'] ?? null) ? $this->summary['lots'] : []),
         ] + $this->summary;
     }
 }

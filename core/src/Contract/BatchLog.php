@@ -185,6 +185,7 @@ final readonly class BatchLog
             'plannedMinutes' => $minutes === null ? null : $minutes / $this->learned(Learned::MINUTES, $class), 'minutes' => $this->log->minutesInHeat($this->planned, $lot),
             'computedGrams' => $portion['bakedGrams']['best'] / $this->learned(Learned::MASS, $class), 'bakedGrams' => $of['bakedGrams'],
             'computedCount' => $portion['piece']['count']['best'] / $this->learned(Learned::COUNT, $class), 'count' => $of['count'],
+            'put' => $this->log->bagged($lot),
         ];
     }
 

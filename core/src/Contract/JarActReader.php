@@ -121,7 +121,7 @@ final class JarActReader
         return $feels;
     }
 
-    private static function uuid(Node $node): string
+    public static function uuid(Node $node): string
     {
         $text = strtolower($node->string(40));
 

@@ -248,7 +248,8 @@ final readonly class Log
         return null;
     }
 
-    private function bagged(?string $lot): float
+    /** Pieces that were put away; of all lots where none is named. */
+    public function bagged(?string $lot): float
     {
         $pieces = 0.0;
         foreach ($this->of(EntryKind::Bag) as $bag) {

@@ -17,6 +17,7 @@ final readonly class DayDog
      * @param  ?float  $leftKcal  negative when over
      * @param  list<DayMay>  $may  by batch, in the order of the request
      * @param  list<Finding>  $findings
+     * @param  bool  $hadPredatorFish  for the rules of the days after
      */
-    public function __construct(public Dog $dog, public ?float $budgetKcal, public array $given, public ?float $leftKcal, public array $may, public ?float $holdBackGrams, public bool $over, public array $findings) {}
+    public function __construct(public Dog $dog, public ?float $budgetKcal, public array $given, public ?float $leftKcal, public array $may, public ?float $holdBackGrams, public bool $over, public array $findings, public bool $hadPredatorFish) {}
 }

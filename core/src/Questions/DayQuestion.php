@@ -60,7 +60,7 @@ final readonly class DayQuestion
             foreach ($this->batches as $id => $judgement) {
                 $may[] = self::may((string) $id, $dog, $judgement, $day);
             }
-            $answers[] = new DayDog($dog, $day->budget->kcal, ['kcal' => $day->kcal] + $day->substances, $day->leftKcal, $may, $day->holdBackGrams(), $day->isOver(), $day->findings());
+            $answers[] = new DayDog($dog, $day->budget->kcal, ['kcal' => $day->kcal] + $day->substances, $day->leftKcal, $may, $day->holdBackGrams(), $day->isOver(), $day->findings(), array_filter($given, static fn (Given $one): bool => $one->isPredatorFish) !== []);
         }
 
         return $answers;
@@ -68,8 +68,9 @@ final readonly class DayQuestion
 
     private static function may(string $id, Dog $dog, Judgement $judgement, DayOfTreats $day): DayMay
     {
-        if ($judgement->bowl->recipe->lines === [] || $judgement->openFor($dog) !== []) {
-            return new DayMay($id, 0.0, 'not-cleared');
+        $obstacle = $judgement->whyNotCleared($dog);
+        if ($obstacle !== null) {
+            return new DayMay($id, 0.0, 'not-cleared', $obstacle->why);
         }
         $lot = $judgement->lotOf($dog);
         [$pieces, $heldBy] = $day->may($lot->batch->for($dog), self::isNew($judgement, $dog), self::isPredatorFish($judgement, $dog));

@@ -13,6 +13,7 @@ import type {
     AskedWeek,
 } from './asked'
 import type {
+    BagWithActs,
     BakeAnswer,
     Batch,
     BatchEntry,
@@ -21,32 +22,35 @@ import type {
     Choices,
     ConfirmationRecord,
     Dog,
+    DoughAnswer,
+    DoughRequest,
     FormulateAnswer,
+    GiveAwayAnswer,
     Kitchen,
     LabelAnswer,
     LabelShelf,
+    OccasionAnswer,
     Offer,
     OpenKitchen,
     OvenLesson,
+    Place,
+    PowerCutAnswer,
+    PowerCutQuestion,
     Problem,
-    RaidAnswer,
-    ReadAnswer,
-    DoughAnswer,
-    DoughRequest,
-    GiveAwayAnswer,
-    OccasionAnswer,
     ProfileAnswer,
     ProfileInShort,
-    ScaleAnswer,
-    SizeAnswer,
-    WeekAnswer,
+    RaidAnswer,
+    ReadAnswer,
     Recipe,
     RescueAnswer,
     RuleBook,
+    ScaleAnswer,
+    SizeAnswer,
     Slip,
     SwapsAnswer,
     Trashed,
     Vocabulary,
+    WeekAnswer,
 } from './types.generated'
 
 /** What the kitchen answered when it could not do what was asked. */
@@ -124,6 +128,12 @@ export async function send<T>(
 
 export type DogFields = Partial<Omit<Dog, 'id' | 'version' | 'weightSaid'>> & { weight?: string | null; expectedAdultWeight?: string | null }
 export type RecipeFields = Partial<Omit<Recipe, 'id' | 'version' | 'updatedAt' | 'judged'>>
+export interface PlaceFields {
+    name?: string
+    kind?: Place['kind']
+    celsius?: number | null
+    position?: number
+}
 export interface ProductFields {
     name?: string
     number?: string | null
@@ -203,6 +213,8 @@ export const api = {
     beginBatch: (begun: BegunBatch, key: string) => send<Batch>('POST', 'batches', begun, { headers: { 'Idempotency-Key': key } }),
     /** of a question as it was, whatever the kitchen keeps by now */
     coreDough: (question: Omit<DoughRequest, 'version'> & { version: 1 }) => ask<DoughAnswer>('POST', 'dough', question),
+    bag: (id: string) => ask<BagWithActs>('GET', `bags/${id}`),
+    powerCut: (asked: PowerCutQuestion) => ask<PowerCutAnswer>('POST', 'ask/power-cut', asked),
     lessons: () => ask<OvenLesson[]>('GET', 'lessons'),
     formulate: (question: AskedRecipe, signal?: AbortSignal) => ask<FormulateAnswer>('POST', 'ask/formulate', question, signal),
 }

@@ -1138,6 +1138,12 @@ export interface OpenKitchen {
     profiles?: ProfileInShort[]
     batch?: Batch
     lesson?: OvenLesson[]
+    bagWithActs?: BagWithActs
+    actDone?: ActDone
+    powerCutAnswer?: PowerCutAnswer
+    powerCutQuestion?: PowerCutQuestion
+    kitchenDay?: KitchenDay
+    gift?: Gift
 }
 
 export interface Kitchen {
@@ -1574,6 +1580,10 @@ export interface LotInShort {
     bakedGrams: number | null
     computedCount: number | null
     count: number | null
+    /**
+     * pieces that were put away
+     */
+    put: number
 }
 /**
  * what was learned of one oven and accepted
@@ -1765,6 +1775,10 @@ export interface LotInShort1 {
     bakedGrams: number | null
     computedCount: number | null
     count: number | null
+    /**
+     * pieces that were put away
+     */
+    put: number
 }
 
 export interface AskedPart1 {
@@ -2276,6 +2290,386 @@ export interface OvenLesson {
     low: number
     high: number
     says: string
+}
+/**
+ * a bag with everything that was done with it
+ */
+
+export interface BagWithActs {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    /**
+     * as it is written on the bag
+     */
+    number: number
+    title: string
+    content: 'treats' | 'dough' | 'food'
+    batch: string | null
+    lot: string | null
+    made: string
+    /**
+     * of the table of keeping, or what was opened
+     */
+    class: string
+    because: string
+    /**
+     * for whom; empty for all
+     */
+    dogs: string[]
+    note: string | null
+    ingredient: string | null
+    grams: number | null
+    place: string | null
+    /**
+     * left in it
+     */
+    pieces: number
+    putPieces: number
+    bestBefore: string | null
+    /**
+     * the latest that people may set
+     */
+    bestBeforeAtMost: string | null
+    frozen: boolean
+    thawedOn: string | null
+    /**
+     * it is good for once it is taken out
+     */
+    thawedDays: number
+    state: 'here' | 'empty' | 'undone'
+    endedAt: string | null
+    acts: JarAct[]
+}
+/**
+ * something done at the jars; never changed
+ */
+
+export interface JarAct {
+    id: string
+    at: string
+    by: string
+    do: 'put' | 'found' | 'open' | 'move' | 'split' | 'merge' | 'take' | 'count' | 'date' | 'for' | 'cut' | 'undo'
+    said?: {}
+    /**
+     * the act that is taken back
+     */
+    corrects?: string | null
+}
+
+export interface ActDone {
+    act: JarAct
+    bags: Bag[]
+}
+
+export interface PowerCutAnswer {
+    bags: AfterCut[]
+}
+
+export interface AfterCut {
+    bag: string
+    outcome: 'kept' | 'look' | 'thawed' | 'stood' | 'throw'
+    says: string
+}
+
+export interface PowerCutQuestion {
+    hours: number
+    full?: boolean
+    feels?: FeltBag[]
+    /**
+     * that it reached; all that need power where it is left out
+     */
+    places?: string[]
+}
+
+export interface FeltBag {
+    bag: string
+    feels: 'hard' | 'icy' | 'soft'
+}
+/**
+ * what every dog was given on a day, and may still have
+ */
+
+export interface KitchenDay {
+    date: string
+    dogs: DayDog[]
+    batches: DayTreat[]
+    given: LedgerEntry[]
+}
+
+export interface DayDog {
+    dog: string
+    dogId?: string
+    budgetKcal: number | null
+    given: DayGiven
+    /**
+     * negative when over
+     */
+    leftKcal: number | null
+    may: DayMay[]
+    holdBackGrams: number | null
+    over: boolean
+    findings: Finding3[]
+    /**
+     * for the rules of the days after
+     */
+    hadPredatorFish: boolean
+}
+
+export interface DayGiven {
+    kcal: Range26
+    sodiumMg: Range27
+    fatG: Range28
+    addedSugarG: Range29
+    retinolUg: Range30
+    vitaminDUg: Range31
+    coumarinMg: Range32
+    garlicG: Range33
+    calciumMg: Range34
+    newFibreG: Range35
+    kelpG: Range36
+    rootSpiceG: Range37
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range26 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range27 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range28 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range29 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range30 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range31 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range32 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range33 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range34 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range35 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range36 {
+    low: number
+    best: number
+    high: number
+}
+/**
+ * Known within bounds: low ≤ best ≤ high.
+ */
+
+export interface Range37 {
+    low: number
+    best: number
+    high: number
+}
+
+export interface DayMay {
+    batch: string
+    pieces: number | null
+    heldBy:
+        | 'budget'
+        | 'unknown-energy'
+        | 'sodium'
+        | 'fat'
+        | 'added-sugar'
+        | 'coumarin'
+        | 'vitamin-a'
+        | 'vitamin-d'
+        | 'calcium'
+        | 'fibre'
+        | 'kelp'
+        | 'garlic'
+        | 'root-spice'
+        | 'new-ingredient'
+        | 'age'
+        | 'predator-fish'
+        | 'not-cleared'
+        | null
+    /**
+     * why it is not cleared
+     */
+    why: string | null
+}
+
+export interface Finding3 {
+    dog: string | null
+    level: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution'
+    code: string
+    message: string
+    advice: string
+    figure: string | null
+    emergency: boolean
+    source: string
+    confirmed?: true
+    dogId?: string
+}
+
+export interface DayTreat {
+    id: string
+    batch: string
+    lot: string | null
+    title: string
+}
+
+export interface LedgerEntry {
+    id: string
+    /**
+     * binds what was given to several at once
+     */
+    gift: string
+    dog: string
+    on: string
+    at: string
+    by: string
+    kind: 'pieces' | 'text' | 'label' | 'taste'
+    batch: string | null
+    bag: string | null
+    pieces: number | null
+    words: string
+    /**
+     * one of several dogs had it, nobody knows which
+     */
+    unsure: boolean
+    undone: boolean
+}
+/**
+ * something given at one moment: one of bag, batch, text or label
+ */
+
+export interface Gift {
+    id: string
+    at: string
+    by: string
+    /**
+     * @minItems 1
+     * @maxItems 50
+     */
+    dogs: GiftDog[]
+    unsure?: GiftUnsure | null
+    bag?: string
+    batch?: string
+    text?: string
+    label?: BoughtTreat | null
+}
+
+export interface GiftDog {
+    dog: string
+    pieces?: number | null
+}
+
+export interface GiftUnsure {
+    /**
+     * in all
+     */
+    pieces: number
+}
+/**
+ * by its label, a piece; what the label does not say is a range that holds the ration
+ */
+
+export interface BoughtTreat {
+    name: string
+    /**
+     * in a piece; null where the label does not say
+     */
+    kcal?: number | null
+    /**
+     * that a piece weighs
+     */
+    grams?: number | null
+    /**
+     * its list, screened
+     */
+    ingredients?: string | null
+    sodiumMg?: number | null
+    fatG?: number | null
+    addedSugarG?: number | null
+    retinolUg?: number | null
+    vitaminDUg?: number | null
+    coumarinMg?: number | null
+    garlicG?: number | null
+    calciumMg?: number | null
+    newFibreG?: number | null
+    kelpG?: number | null
+    rootSpiceG?: number | null
 }
 
 export interface Choices {
@@ -3937,4 +4331,86 @@ export interface Lesson {
     low: number
     high: number
     says: string
+}
+
+export interface KeepAnswer {
+    version: 1
+    class:
+        | 'hard-biscuit'
+        | 'biscuit'
+        | 'chewy'
+        | 'dry-with-meat'
+        | 'plant-chews'
+        | 'roasted-seeds'
+        | 'dough'
+        | 'dough-with-meat'
+        | 'soft'
+        | 'moist'
+        | 'jerky'
+        | 'no-bake'
+        | 'frozen'
+    because: string
+    places: KeepPlace[]
+    thawedDays: number
+    split: KeepBag[]
+    /**
+     * pieces that were put nowhere
+     */
+    left: number
+}
+
+export interface KeepPlace {
+    place: 'jar' | 'fridge' | 'freezer'
+    days: number
+    /**
+     * that people may lengthen it to
+     */
+    atMost: number
+    /**
+     * null where it does not keep there
+     */
+    bestBefore: string | null
+}
+
+export interface KeepBag {
+    place: 'jar' | 'fridge' | 'freezer'
+    pieces: number
+    bags: number
+    /**
+     * null where it does not keep there
+     */
+    bestBefore: string | null
+}
+
+export interface ThawAnswer {
+    version: 1
+    takeOut: TakeOut[]
+    waste: ThawWaste[]
+    /**
+     * the last day that is covered in full
+     */
+    lastsUntil: string | null
+    /**
+     * null where all days are
+     */
+    shortOn: string | null
+}
+
+export interface TakeOut {
+    on: string
+    bag: string
+}
+
+export interface ThawWaste {
+    bag: string
+    pieces: number
+    /**
+     * its last good day
+     */
+    on: string
+}
+
+export interface DayAnswer {
+    version: 1
+    dogs: DayDog[]
 }

@@ -5,6 +5,8 @@ import type { Outbox } from '../api/outbox'
 /** Things of one kind that the kitchen keeps, as the page knows them: what the kitchen told, with what is on its way laid over it. */
 export interface Collection<T extends { id: string; version: number }, F> {
     items: T[]
+    /** the kitchen has told of them: an empty list is one */
+    isLaid: boolean
     /** The whole list is asked for: what the kitchen acknowledges from now on is newer than what it will give. */
     asks: () => void
     /** Takes the whole list as the kitchen gave it. */
@@ -96,6 +98,9 @@ export function useCollection<T extends { id: string; version: number }, F = Par
     }
 
     const collection: Collection<T, F> = {
+        get isLaid() {
+            return isLaid.value
+        },
         get items() {
             return shown.value
         },

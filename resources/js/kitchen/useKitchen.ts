@@ -7,6 +7,7 @@ import {
     type DogFields,
     type KitchenFields,
     type NameFields,
+    type PlaceFields,
     type ProductFields,
     type RecipeFields,
     type ConfirmationFields,
@@ -14,6 +15,8 @@ import {
 import { Outbox } from '../api/outbox'
 import type {
     AcceptedFactor,
+    ActDone,
+    Bag,
     BatchSlip,
     Changes,
     Choices,
@@ -26,6 +29,7 @@ import type {
     Kitchen,
     OwnFood,
     OwnSwap,
+    Place,
     Price,
     Product,
     Recipe,
@@ -83,6 +87,12 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             inOrder: (one, two) => (one.begunAt < two.begunAt ? 1 : -1),
             called: (one) => one.title ?? 'a batch',
         }),
+        places: useCollection<Place, PlaceFields>(outbox, 'places', {
+            inOrder: (one, two) => one.position - two.position || (one.name < two.name ? -1 : 1),
+            over: (fields) => ({ celsius: null, position: 999, ...fields }),
+            called: (one) => one.name ?? 'a place',
+        }),
+        bags: useCollection<Bag>(outbox, 'bags', { called: (one) => `bag ${one.number ?? ''}` }),
         accepted: useCollection<AcceptedFactor>(outbox, 'accepted', { called: (one) => one.says ?? 'a lesson' }),
         words: useCollection<ConfirmationRecord, ConfirmationFields>(outbox, 'confirmations', {
             over: (fields) => ({
@@ -172,6 +182,9 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
 
     async function openNow(): Promise<void> {
         for (const kind of Object.values(all)) kind.asks()
+        // what a first page may show is asked for at once, beside the rest
+        void all.places.load().catch(() => undefined)
+        void all.bags.load().catch(() => undefined)
         try {
             const [opened, chosen] = await Promise.all([api.kitchen(), choices.value ?? api.choices()])
             known.value = opened.kitchen
@@ -197,7 +210,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         const newest = houseRules?.[0]
         if (newest !== undefined && newest.version > (known.value?.version ?? 0)) known.value = newest
         const gone = (kind: string): string[] => changes.gone.filter((one) => one.kind === kind).map((one) => one.id)
-        for (const kind of ['dogs', 'recipes', 'products', 'names', 'foods', 'swaps', 'prices', 'batches', 'accepted'] as const)
+        for (const kind of ['dogs', 'recipes', 'products', 'names', 'foods', 'swaps', 'prices', 'batches', 'accepted', 'places', 'bags'] as const)
             (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
         all.words.took(
             (confirmations ?? []).filter(lasts),
@@ -211,6 +224,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
     const weighed = ref<{ dog: string | null; times: number }>({ dog: null, times: 0 })
 
     outbox.follow((entry, answer) => {
+        if (entry.kind === 'jar-acts') all.bags.took((answer as ActDone).bags)
         if (entry.kind === 'kitchen') known.value = answer as Kitchen
         if (entry.kind === 'recipes' && entry.method !== 'DELETE') {
             const one = answer as Recipe

@@ -42,6 +42,7 @@ const after = (letter: string): Pick<Key, 'shown' | 'then'> => ({ shown: `${LEAD
 export const KEYS = [
     { id: 'bench', ...after('B'), does: 'the bench' },
     { id: 'oven', ...after('V'), does: 'the oven' },
+    { id: 'jars', ...after('J'), does: 'the jars' },
     { id: 'dogs', ...after('D'), does: 'the dogs' },
     { id: 'cupboard', ...after('K'), does: 'the cupboard' },
     { id: 'shelf', ...after('S'), does: 'the shelf of recipes' },

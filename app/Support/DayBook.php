@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Bag;
+use App\Models\Batch;
+use App\Models\Dog;
+use App\Models\DogDay;
+use App\Models\LedgerEntry;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use MildBowl\Core\Contract\Contract;
+use MildBowl\Core\Questions\RequestRefused;
+use stdClass;
+
+/** One day of the kitchen: what every dog was given, what it may still have of what stands on the shelves. Core reckons; this puts the question. */
+final readonly class DayBook
+{
+    private const WEEK = 7;
+
+    private const MOST_DOGS = 50;
+
+    /** Batches that are looked at, those that go off first before the rest. */
+    private const MOST_BATCHES = 60;
+
+    public function __construct(private Contract $contract, private KitchenParts $parts, private KitchenQuestion $questions) {}
+
+    /**
+     * @param  list<string>|null  $dogs  ids; null for all
+     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>}
+     *
+     * @throws RequestRefused
+     */
+    public function of(string $on, ?array $dogs = null): array
+    {
+        [$kennel, $entries] = $this->concerned($on, $dogs);
+        $undone = $this->undone($on);
+        $lotOf = $this->lotsOfBags($entries);
+        $lots = $this->lots($entries, $lotOf);
+        $keys = [];
+        $batches = [];
+        foreach ($lots as $n => $lot) {
+            $keys["{$lot['batch']->id}|{$lot['lot']}"] = "b$n";
+            $batches[] = (object) ['id' => "b$n", 'question' => self::eatingFrom($lot['batch']->log()->question(), $lot['lot'])];
+        }
+        $given = [];
+        foreach ($entries as $entry) {
+            $one = isset($undone[$entry->gift]) ? null : self::given($entry, $lotOf[$entry->bag_id] ?? '', $keys);
+            array_push($given, ...$one === null ? [] : [$one]);
+        }
+        $request = (object) ['version' => 1, 'date' => $on, 'dogs' => array_map(static fn (Dog $dog): stdClass => (object) array_filter($dog->told(), static fn (mixed $one): bool => $one !== null), $kennel), 'batches' => $batches, 'given' => $given, 'before' => $this->before($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel))];
+        foreach (array_intersect_key($this->parts->all(), ['policy' => 1, 'pantry' => 1, 'names' => 1]) as $key => $part) {
+            $request->{$key} = $part;
+        }
+        /** @var array{dogs: list<array<string, mixed>>} $answer */
+        $answer = $this->questions->inUnits($this->contract->answerTo('day', $request));
+
+        return [
+            'date' => $on, 'dogs' => $answer['dogs'],
+            'batches' => array_map(static fn (array $lot, int $n): array => ['id' => "b$n", 'batch' => $lot['batch']->id, 'lot' => $lot['lot'] === '' ? null : $lot['lot'], 'title' => $lot['batch']->title], $lots, array_keys($lots)),
+            'given' => array_map(static fn (LedgerEntry $one): array => $one->told(isset($undone[$one->gift])), $entries),
+        ];
+    }
+
+    /**
+     * Reckons the day of some dogs anew, and keeps what it came to.
+     *
+     * @param  list<string>  $dogs  ids
+     * @return array<string, mixed> the day, of these dogs
+     */
+    public function reckon(string $on, array $dogs): array
+    {
+        $day = $this->of($on, $dogs);
+        foreach ($day['dogs'] as $dog) {
+            /** @var array{dogId: string, given: array<string, array{best: float|int}>, budgetKcal: ?float, hadPredatorFish: bool, over: bool} $dog */
+            DogDay::query()->where('dog_id', $dog['dogId'])->where('on', $on)->delete();
+            DogDay::query()->create(['dog_id' => $dog['dogId'], 'on' => $on, 'kcal' => $dog['given']['kcal']['best'], 'budget_kcal' => $dog['budgetKcal'], 'garlic_g' => $dog['given']['garlicG']['best'], 'predator_fish' => $dog['hadPredatorFish'], 'over' => $dog['over']]);
+        }
+
+        return $day;
+    }
+
+    /** @return array<string, true> gifts of a day that were taken back */
+    private function undone(string $on): array
+    {
+        return array_fill_keys(DB::table('ledger_undone')->where('kitchen_id', app(CurrentKitchen::class)->id())->whereIn('gift', LedgerEntry::query()->where('on', $on)->select('gift'))->pluck('gift')->all(), true);
+    }
+
+    /**
+     * @param  list<string>|null  $dogs
+     * @return array{list<Dog>, list<LedgerEntry>}
+     */
+    private function concerned(string $on, ?array $dogs): array
+    {
+        $kennel = Dog::query()->orderBy('position')->orderBy('name')->limit(self::MOST_DOGS);
+        $given = LedgerEntry::query()->where('on', $on)->orderBy('at')->orderBy('id');
+        if ($dogs !== null) {
+            $kennel->whereIn('id', $dogs);
+            $given->whereIn('dog_id', $dogs);
+        }
+        /** @var list<Dog> $all */
+        $all = $kennel->get()->all();
+        /** @var list<LedgerEntry> $entries */
+        $entries = $given->get()->all();
+
+        return [$all, $entries];
+    }
+
+    /**
+     * @param  list<LedgerEntry>  $entries
+     * @return array<string, string> the lot by the bag
+     */
+    private function lotsOfBags(array $entries): array
+    {
+        $ids = array_values(array_unique(array_filter(array_map(static fn (LedgerEntry $one): ?string => $one->bag_id, $entries))));
+
+        return $ids === [] ? [] : array_map(strval(...), Bag::query()->whereIn('id', $ids)->pluck('lot', 'id')->all());
+    }
+
+    /**
+     * What stands on the shelves or was given today, each lot of a batch once.
+     *
+     * @param  list<LedgerEntry>  $entries
+     * @param  array<string, string>  $lotOf
+     * @return list<array{batch: Batch, lot: string}>
+     */
+    private function lots(array $entries, array $lotOf): array
+    {
+        $wanted = [];
+        foreach ($entries as $entry) {
+            $wanted["{$entry->batch_id}|".($lotOf[$entry->bag_id] ?? '')] = $entry->batch_id;
+        }
+        foreach (Bag::query()->where('state', 'here')->where('content', 'treats')->whereNotNull('batch_id')->where('frozen', false)->orderBy('best_before')->get() as $bag) {
+            $wanted["{$bag->batch_id}|{$bag->lot}"] = $bag->batch_id;
+        }
+        $wanted = array_slice(array_filter($wanted), 0, self::MOST_BATCHES);
+        /** @var list<Batch> $found */
+        $found = Batch::withTrashed()->whereIn('id', array_values(array_unique($wanted)))->get()->all();
+        $batches = array_combine(array_map(static fn (Batch $one): string => $one->id, $found), $found);
+        $lots = [];
+        foreach ($wanted as $key => $id) {
+            if (isset($batches[$id])) {
+                $lots[] = ['batch' => $batches[$id], 'lot' => explode('|', (string) $key, 2)[1]];
+            }
+        }
+
+        return $lots;
+    }
+
+    /** The question about a batch, where every dog eats from one lot. */
+    private static function eatingFrom(stdClass $question, string $lot): stdClass
+    {
+        if (! is_array($question->portions ?? null)) {
+            return $question;
+        }
+        $question = clone $question;
+        $question->portions = array_map(static function (mixed $portion) use ($lot, $question): mixed {
+            if (! $portion instanceof stdClass) {
+                return $portion;
+            }
+            $portion = clone $portion;
+            $isIt = $lot !== '' && in_array($lot, [$portion->id ?? null, $portion->name ?? null], true);
+            $portion->dogs = $isIt ? array_map(static fn (mixed $dog): mixed => $dog instanceof stdClass ? $dog->id ?? $dog->name ?? '' : '', is_array($question->dogs ?? null) ? $question->dogs : []) : [];
+
+            return $portion;
+        }, $question->portions);
+
+        return $question;
+    }
+
+    /** @param  array<string, string>  $keys  of the batches, by batch and lot */
+    private static function given(LedgerEntry $entry, string $lot, array $keys): ?stdClass
+    {
+        return match (true) {
+            $entry->kind === 'text' => (object) ['dog' => $entry->dog_id, 'text' => $entry->words],
+            $entry->kind === 'label' => (object) ['dog' => $entry->dog_id, 'label' => json_decode((string) $entry->label), 'pieces' => $entry->pieces],
+            $entry->pieces === null => null,
+            isset($keys["{$entry->batch_id}|$lot"]) => (object) ['dog' => $entry->dog_id, 'batch' => $keys["{$entry->batch_id}|$lot"], 'pieces' => $entry->pieces],
+            default => (object) ['dog' => $entry->dog_id, 'label' => (object) ['name' => $entry->words], 'pieces' => $entry->pieces],
+        };
+    }
+
+    /**
+     * @param  list<string>  $dogs
+     * @return list<stdClass> the seven days before, as far as the rules of a week need them
+     */
+    private function before(string $on, array $dogs): array
+    {
+        $day = CarbonImmutable::parse($on);
+        $before = [];
+        foreach (DogDay::query()->whereIn('dog_id', $dogs)->where('on', '<', $on)->where('on', '>=', $day->subDays(self::WEEK)->format('Y-m-d'))->get() as $one) {
+            if ($one->garlic_g > 0.0 || $one->predator_fish) {
+                $before[] = (object) ['on' => substr($one->on, 0, 10), 'dog' => $one->dog_id, 'garlicG' => $one->garlic_g, 'predatorFish' => $one->predator_fish];
+            }
+        }
+
+        return $before;
+    }
+}
