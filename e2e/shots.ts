@@ -27,25 +27,6 @@ const shots: Record<string, Shot> = {
     bench: { size: wide, take: (page) => openRecipe(page, 'Beetroot and barley') },
     'bench-poison': { size: wide, take: (page) => openRecipe(page, 'Clipped winter loaf') },
     'bench-dark': { size: wide, dark: true, take: (page) => openRecipe(page, 'Venison and parsnip') },
-    'bench-parts': {
-        size: wide,
-        take: async (page) => {
-            await page.goto('/bench')
-            await page.getByRole('button', { name: 'New sheet' }).click()
-            await page.getByLabel('Title of the recipe').fill('Frosted squares')
-            await write(
-                page,
-                'For the cake:\n250 g oat flour\n100 g mashed banana\n2 eggs\nFor the frosting:\n200 g cream cheese\n2 tbsp carob powder',
-            )
-            await page.getByRole('region', { name: 'How the frosting is made' }).waitFor()
-            await page.waitForTimeout(600)
-            await page.locator('.piece-drawing').scrollIntoViewIfNeeded()
-            await page.evaluate(() => {
-                window.scrollTo(0, 0)
-            })
-            await page.waitForTimeout(200)
-        },
-    },
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
     oven: {
         size: wide,
@@ -81,15 +62,27 @@ const shots: Record<string, Shot> = {
             await page.waitForTimeout(300)
         },
     },
-    'dogs-phone': {
-        size: phone,
+    today: {
+        size: wide,
         take: async (page) => {
-            await page.goto('/dogs')
+            await page.goto('/today')
             await page
-                .getByText(/recipes on the shelf/)
+                .getByText(/kcal left of/)
                 .first()
                 .waitFor()
-            await page.waitForTimeout(300)
+            await page.getByText(/Thaw tomorrow/).waitFor()
+            await page.getByRole('button', { name: /^In the hand: Lentil/ }).click()
+            await page.getByRole('button', { name: 'Give Bosun one' }).click()
+            await page.getByText('had 1 Lentil and celery crisps').waitFor()
+            await page.waitForTimeout(900)
+        },
+    },
+    jars: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/jars')
+            await page.getByRole('link', { name: /a day over/ }).click()
+            await page.waitForTimeout(700)
         },
     },
     dog: {

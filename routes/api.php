@@ -28,6 +28,7 @@ use App\Http\Controllers\ProfilesController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TableController;
+use App\Http\Controllers\ThawPlanController;
 use App\Http\Controllers\TrashController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\WeighingController;
@@ -75,6 +76,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::apiResource('bags', BagController::class)->only(['index', 'show']);
     Route::post('jar-acts', [BagController::class, 'act'])->name('jar-acts.store');
     Route::get('day', [LedgerController::class, 'show'])->name('day.show');
+    Route::get('thaw-plan', ThawPlanController::class)->name('thaw-plan');
     Route::post('given', [LedgerController::class, 'store'])->name('given.store');
     Route::post('given/{gift}/back', [LedgerController::class, 'takeBack'])->name('given.back');
     Route::post('ask/power-cut', PowerCutController::class)->name('ask.power-cut');

@@ -9,9 +9,11 @@ use App\Models\Dog;
 use App\Models\Place;
 use App\Support\Jars;
 use App\Support\KitchenClock;
+use App\Support\Ledger;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
+use MildBowl\Core\Feeding\Gift;
 use MildBowl\Core\Keeping\JarAct;
 use MildBowl\Core\Keeping\JarActKind;
 
@@ -32,7 +34,7 @@ final class JarSeeder extends Seeder
     /** @var array<string, string> id by name */
     private array $places = [];
 
-    public function run(Jars $jars, KitchenClock $clock): void
+    public function run(Jars $jars, Ledger $ledger, KitchenClock $clock): void
     {
         $now = $clock->now();
         foreach (self::PLACES as $n => [$name, $kind, $celsius]) {
@@ -55,8 +57,7 @@ final class JarSeeder extends Seeder
         };
         // the crisps of a week ago, half of them eaten by now
         [$crisps, , , $crispGift] = $put('Lentil and celery crisps', 1, [['The blue jar', 40, []], ['Freezer drawer', 20, []], ['Freezer drawer', 20, []], ['The biscuit tin', 0, []]], 12);
-        $do(JarActKind::Take, $now->subDays(5), ['bag' => $crisps, 'pieces' => 14.0, 'why' => 'eaten'], self::HELPER);
-        $do(JarActKind::Take, $now->subDays(2), ['bag' => $crisps, 'pieces' => 6.5, 'why' => 'eaten']);
+        $this->aWeekOf($ledger, $now, $crisps);
         // the double batch: what is in the tin is past its time, the rest is frozen
         [$tin, , , $lent, $gift] = $put('Beetroot and barley rounds, doubled', 2, [['The biscuit tin', 24, []], ['Freezer drawer', 24, []], ['Chest freezer, boathouse', 48, []], ['Mrs Wren\'s freezer', 24, []], ['The fridge', 0, []]], 0);
         foreach ([$crispGift => 6, $gift => 13] as $bag => $days) {
@@ -69,12 +70,29 @@ final class JarSeeder extends Seeder
         $do(JarActKind::Move, $now->subDays(4), ['bag' => $over, 'place' => $this->places['The fridge']]);
         $do(JarActKind::Take, $now->subDays(3), ['bag' => $over, 'pieces' => 5.5, 'why' => 'eaten'], self::HELPER);
         $do(JarActKind::Move, $now->subDay(), ['bag' => $two, 'place' => $this->places['The fridge']]);
-        $do(JarActKind::Take, $now->subHours(20), ['bag' => $two, 'pieces' => 9.0, 'why' => 'eaten']);
+        $do(JarActKind::Take, $now->subHours(20), ['bag' => $two, 'pieces' => 14.0, 'why' => 'eaten']);
         $put('Mussel and millet fingers', 5, [['Chest freezer, boathouse', 15, [$dog('Quill')]]]);
         $put('Iced melon and fennel coins', 6, [['Freezer drawer', 12, []]]);
         $put('Beetroot and barley rounds', 4, [['Chest freezer, boathouse', 30, []]], null, ['as' => 'dough']);
         $do(JarActKind::Open, $now->subDays(2), ['bag' => (string) Str::uuid7(), 'title' => 'pumpkin purée', 'food' => 'tin', 'ingredient' => 'pumpkin-puree', 'grams' => 210.0, 'place' => $this->places['The fridge']]);
         $do(JarActKind::Open, $now->subDay(), ['bag' => (string) Str::uuid7(), 'title' => 'cooked lentils', 'food' => 'leftover', 'ingredient' => 'lentil-cooked', 'grams' => 140.0, 'place' => $this->places['The fridge']], self::HELPER);
         $do(JarActKind::Found, $now->subDay(), ['bag' => (string) Str::uuid7(), 'title' => 'Unmarked bag, some sort of coins', 'made' => $now->subDays(40)->format('Y-m-d'), 'pieces' => 9.0, 'place' => $this->places['Chest freezer, boathouse'], 'note' => 'no label; smells of fish']);
+    }
+
+    /** Seven days of five pieces, given by two people; one of them was a scrap, and nobody saw who had the last. */
+    private function aWeekOf(Ledger $ledger, CarbonImmutable $now, string $bag): void
+    {
+        $dog = static fn (string $name): string => Dog::query()->where('name', $name)->firstOrFail()->id;
+        $give = static function (CarbonImmutable $at, string $by, array $dogs, array $what) use ($ledger): void {
+            $ledger->give(new Gift((string) Str::uuid7(), $at->utc()->format('Y-m-d\TH:i:s.v\Z'), $by, $dogs, $what['bag'] ?? null, null, $what['text'] ?? null, $what['label'] ?? null, $what['unsure'] ?? false));
+        };
+        $one = static fn (string $name, float $pieces): array => ['dog' => $dog($name), 'pieces' => $pieces];
+        for ($ago = 7; $ago > 0; $ago--) {
+            $morning = $now->subDays($ago)->setTime(7, 40);
+            $give($morning->max($now->subDays(7)->addHours(8)), self::BAKER, [$one('Tuppence', 1.0), $one('Odette', 1.0), $one('Biscay', 1.0)], ['bag' => $bag]);
+            $give($now->subDays($ago)->setTime(17, 15), $ago % 2 === 0 ? self::HELPER : self::BAKER, $ago === 3 ? [$one('Bosun', 1.0), $one('Odette', 1.0)] : [$one('Bosun', 2.0)], ['bag' => $bag, 'unsure' => $ago === 3]);
+        }
+        $give($now->subDays(2)->setTime(12, 30), self::HELPER, [['dog' => $dog('Bosun'), 'pieces' => null]], ['text' => '15 g cooked carrot']);
+        $give($now->subDay()->setTime(12, 30), self::HELPER, [$one('Odette', 1.0)], ['label' => ['name' => 'Lockside rice chew', 'kcal' => 22.0]]);
     }
 }

@@ -2,6 +2,7 @@
 import {
     mdiAlertOctagonOutline,
     mdiBowlMixOutline,
+    mdiCoffeeOutline,
     mdiDogSide,
     mdiKeyboardOutline,
     mdiStove,
@@ -45,8 +46,9 @@ watchEffect(() => {
 const JAR =
     'M7 2h10v3H7V2M6.5 6h11A2.5 2.5 0 0 1 20 8.5V20a2 2 0 0 1-2 2H6a2 2 0 0 1-2-2V8.5A2.5 2.5 0 0 1 6.5 6M6 8.5V11h12V8.5a.5.5 0 0 0-.5-.5h-11a.5.5 0 0 0-.5.5'
 
-/** In the order of the day; Today joins with what is behind it. */
+/** In the order of the day. */
 const PLACES = [
+    { id: 'today', to: '/today', name: 'Today', icon: mdiCoffeeOutline },
     { id: 'bench', to: '/bench', name: 'Bench', icon: mdiBowlMixOutline },
     { id: 'oven', to: '/oven', name: 'Oven', icon: mdiStove },
     { id: 'jars', to: '/jars', name: 'Jars', icon: JAR },
@@ -87,7 +89,7 @@ function skip(event: MouseEvent): void {
 useEventListener(document, 'keydown', lead, { capture: true })
 useEventListener(document, 'keydown', (event) => {
     const typing = event.target instanceof Element && event.target.closest('input, textarea, [contenteditable]') !== null
-    const key = pressed(event, 'list', 'bench', 'oven', 'jars', 'dogs', 'cupboard', 'shelf', 'raid')
+    const key = pressed(event, 'list', 'today', 'bench', 'oven', 'jars', 'dogs', 'cupboard', 'shelf', 'raid')
     led(event)
     if (key === null || (key === 'list' && typing)) return
     if (key === 'list') showsKeys.value = true

@@ -6,7 +6,8 @@ export const router = createRouter({
     history: createWebHistory(),
     scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? {} : { top: 0 }),
     routes: [
-        { path: '/', redirect: '/bench' },
+        { path: '/', redirect: '/today' },
+        { path: '/today', name: 'today', component: () => import('./feeding/TodayPlace.vue'), meta: { title: 'Today', place: 'today' } },
         { path: '/bench/:sheet?', name: 'bench', component: BenchPlace, meta: { title: 'Bench', place: 'bench' } },
         { path: '/studio', name: 'studio', component: () => import('./baking/StudioPlace.vue'), meta: { title: 'Cut studio', place: 'bench' } },
         { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPlace.vue'), meta: { title: 'Shelf', place: 'bench' } },

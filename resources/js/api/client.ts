@@ -27,6 +27,8 @@ import type {
     FormulateAnswer,
     GiveAwayAnswer,
     Kitchen,
+    KitchenDay,
+    ThawPlan,
     LabelAnswer,
     LabelShelf,
     OccasionAnswer,
@@ -213,6 +215,8 @@ export const api = {
     beginBatch: (begun: BegunBatch, key: string) => send<Batch>('POST', 'batches', begun, { headers: { 'Idempotency-Key': key } }),
     /** of a question as it was, whatever the kitchen keeps by now */
     coreDough: (question: Omit<DoughRequest, 'version'> & { version: 1 }) => ask<DoughAnswer>('POST', 'dough', question),
+    day: (on?: string) => ask<KitchenDay>('GET', on === undefined ? 'day' : `day?on=${on}`),
+    thawPlan: (days = 21) => ask<ThawPlan>('GET', `thaw-plan?days=${days}`),
     bag: (id: string) => ask<BagWithActs>('GET', `bags/${id}`),
     powerCut: (asked: PowerCutQuestion) => ask<PowerCutAnswer>('POST', 'ask/power-cut', asked),
     lessons: () => ask<OvenLesson[]>('GET', 'lessons'),

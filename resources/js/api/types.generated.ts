@@ -1144,6 +1144,7 @@ export interface OpenKitchen {
     powerCutQuestion?: PowerCutQuestion
     kitchenDay?: KitchenDay
     gift?: Gift
+    thawPlan?: ThawPlan
 }
 
 export interface Kitchen {
@@ -2670,6 +2671,45 @@ export interface BoughtTreat {
     newFibreG?: number | null
     kelpG?: number | null
     rootSpiceG?: number | null
+}
+
+export interface ThawPlan {
+    from: string
+    days: number
+    eaters: PlannedEater[]
+    /**
+     * what was given lately, or what they may have
+     */
+    reckonedBy: 'ledger' | 'rations'
+    takeOut: TakeOut[]
+    waste: ThawWaste[]
+    /**
+     * the last day that is covered in full
+     */
+    lastsUntil: string | null
+    /**
+     * null where all days are
+     */
+    shortOn: string | null
+}
+
+export interface PlannedEater {
+    dog: string
+    piecesPerDay: number
+}
+
+export interface TakeOut {
+    on: string
+    bag: string
+}
+
+export interface ThawWaste {
+    bag: string
+    pieces: number
+    /**
+     * its last good day
+     */
+    on: string
 }
 
 export interface Choices {
@@ -4394,20 +4434,6 @@ export interface ThawAnswer {
      * null where all days are
      */
     shortOn: string | null
-}
-
-export interface TakeOut {
-    on: string
-    bag: string
-}
-
-export interface ThawWaste {
-    bag: string
-    pieces: number
-    /**
-     * its last good day
-     */
-    on: string
 }
 
 export interface DayAnswer {

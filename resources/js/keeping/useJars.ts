@@ -1,9 +1,10 @@
 import { computed, ref } from 'vue'
 import { kitchenTime, type PlaceFields } from '../api/client'
-import type { Bag, BatchSlip, JarAct, Place } from '../api/types.generated'
+import type { Bag, BatchSlip, Gift, JarAct, Place } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
 import { usePerson } from '../making/usePerson'
+import { piecesOf } from '../feeding/gifts'
 import { dayIn } from '../ui/format'
 import { withWaiting, type Deed, type Said } from './shelves'
 
@@ -26,10 +27,17 @@ export function useJars() {
     const refused = ref<string | null>(null)
     const places = computed<Place[]>(() => kitchen.all.places.items)
     const today = computed(() => dayIn(kitchen.kitchen?.timezone ?? 'UTC', new Date(kitchenTime())))
+    const gifts = computed(() =>
+        outbox.entries
+            .filter((one) => one.kind === 'given' && one.state === 'waits' && one.path === 'given')
+            .map((one) => one.body as unknown as Gift)
+            .filter((one) => one.bag !== undefined)
+            .map((one): JarAct => ({ id: one.id, at: one.at, by: one.by, do: 'take', said: { bag: one.bag, pieces: piecesOf(one) } })),
+    )
     const waiting = computed(() =>
         outbox.entries.filter((one) => one.kind === 'jar-acts' && one.state === 'waits').map((one) => one.body as unknown as JarAct),
     )
-    const bags = computed<Bag[]>(() => withWaiting(kitchen.all.bags.items, waiting.value, places.value))
+    const bags = computed<Bag[]>(() => withWaiting(kitchen.all.bags.items, [...waiting.value, ...gifts.value], places.value))
     const here = computed(() => bags.value.filter((one) => one.state === 'here'))
 
     /** Batches of which something was put nowhere yet, lot by lot. */

@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import { usePerson } from './usePerson'
 
 /** Who stands at this device: a name, until there is sign-in. */
+withDefaults(defineProps<{ does?: string; label?: string }>(), { does: 'Baking', label: 'Who is baking' })
 const { name, call } = usePerson()
 const typed = ref(name.value)
 watch(name, (now) => {
@@ -12,14 +13,7 @@ watch(name, (now) => {
 
 <template>
     <label class="oven__person"
-        ><span>Baking</span
-        ><input
-            v-model="typed"
-            type="text"
-            maxlength="60"
-            autocomplete="off"
-            aria-label="Who is baking"
-            @change="call(typed)"
-            @keydown.enter="call(typed)"
+        ><span>{{ does }}</span
+        ><input v-model="typed" type="text" maxlength="60" autocomplete="off" :aria-label="label" @change="call(typed)" @keydown.enter="call(typed)"
     /></label>
 </template>

@@ -40,6 +40,7 @@ export const LEADER = 'Ctrl + ,'
 const after = (letter: string): Pick<Key, 'shown' | 'then'> => ({ shown: `${LEADER}  ${letter}`, then: letter.toLowerCase() })
 
 export const KEYS = [
+    { id: 'today', ...after('A'), does: 'today' },
     { id: 'bench', ...after('B'), does: 'the bench' },
     { id: 'oven', ...after('V'), does: 'the oven' },
     { id: 'jars', ...after('J'), does: 'the jars' },

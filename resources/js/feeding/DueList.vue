@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import { api } from '../api/client'
+import type { ThawPlan } from '../api/types.generated'
+import { useVetsWords } from '../dogs/useVetsWords'
+import { isUnjudged } from '../shelf/finding'
+import { useVerdicts } from '../shelf/useVerdicts'
+import type { Jars } from '../keeping/useJars'
+import { daysBetween, due } from '../keeping/shelves'
+import { hourOf, leftOf } from '../making/clockwork'
+import { useAlarm } from '../making/useAlarm'
+import { pieces } from '../ui/format'
+import { tell } from '../ui/notices'
+
+/** What is due this morning: thaw, eat, throw away, bake next, ask the vet; what is in the oven. Nothing where there is nothing to do. */
+const props = defineProps<{ jars: Jars }>()
+const plan = shallowRef<ThawPlan | null>(null)
+const { runningOut } = useVetsWords()
+const verdicts = useVerdicts()
+// a handful is enough to bake one of
+watch(
+    () =>
+        props.jars.kitchen.recipes
+            .filter(isUnjudged)
+            .slice(0, 24)
+            .map((one) => one.id),
+    (ids) => {
+        for (const id of ids) verdicts.want(id)
+    },
+    { immediate: true },
+)
+const { now } = useAlarm(computed(() => []))
+watch(
+    [() => props.jars.kitchen.number, props.jars.today],
+    async () => {
+        try {
+            plan.value = await api.thawPlan()
+        } catch {
+            // what stands there is of before; it is asked again with the next news
+        }
+    },
+    { immediate: true },
+)
+const today = props.jars.today
+const bagOf = (id: string) => props.jars.here.value.find((one) => one.id === id)
+const named = (id: string): string => {
+    const one = bagOf(id)
+
+    return one === undefined ? 'a bag' : `bag ${one.number}, ${one.title}`
+}
+const over = computed(() => props.jars.here.value.filter((one) => one.bestBefore !== null && one.bestBefore < today.value))
+const soon = computed(() =>
+    props.jars.here.value.filter(
+        (one) =>
+            one.bestBefore !== null && !one.frozen && daysBetween(today.value, one.bestBefore) >= 0 && daysBetween(today.value, one.bestBefore) <= 1,
+    ),
+)
+const thaws = computed(() => (plan.value?.takeOut ?? []).filter((one) => daysBetween(today.value, one.on) <= 1 && bagOf(one.bag)?.frozen === true))
+/** What would go off before it is eaten, and can still be frozen. */
+const freezes = computed(() =>
+    (plan.value?.waste ?? []).filter((one) => {
+        const bag = bagOf(one.bag)
+
+        return bag !== undefined && !bag.frozen && bag.thawedOn === null && one.pieces >= 2 && daysBetween(today.value, one.on) >= 0
+    }),
+)
+const making = computed(() => props.jars.kitchen.all.batches.items.filter((one) => one.state === 'making'))
+const vets = computed(() => props.jars.kitchen.dogs.flatMap((dog) => runningOut(dog).map((says) => ({ dog, says }))))
+const fridge = computed(() => props.jars.places.value.find((one) => one.kind === 'fridge'))
+const freezer = computed(() => props.jars.places.value.find((one) => one.kind === 'freezer'))
+const weekday = (iso: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(new Date(`${iso}T12:00:00Z`))
+const when = (iso: string): string =>
+    daysBetween(today.value, iso) === 0
+        ? 'today'
+        : daysBetween(today.value, iso) === 1
+          ? 'tomorrow'
+          : daysBetween(today.value, iso) < 7
+            ? `on ${weekday(iso)}`
+            : `in ${daysBetween(today.value, iso)} days`
+const open = computed(() => props.jars.here.value.filter((one) => one.content === 'food'))
+/** What to bake next, and why: what uses what is open comes first, then what the most dogs may have. */
+const next = computed(() => {
+    const foods = open.value.map((one) => one.ingredient).filter((one) => one !== null)
+    const names = foods.map((one) => props.jars.kitchen.nameOf(one))
+    const uses = (slip: { foods: string[] }): string[] => foods.filter((id, n) => slip.foods.includes(id) || slip.foods.includes(names[n] ?? ''))
+
+    return props.jars.kitchen.recipes
+        .filter((one) => one.judged !== null && one.judged.clearedFor.length > 0)
+        .map((one) => ({ one, uses: uses(one), dogs: one.judged?.clearedFor.length ?? 0 }))
+        .toSorted((a, b) => b.uses.length - a.uses.length || b.dogs - a.dogs || a.one.title.localeCompare(b.one.title))
+        .slice(0, 2)
+})
+const isShort = computed(() => plan.value?.shortOn != null && daysBetween(today.value, plan.value.shortOn) <= 10)
+const isCalm = computed(
+    () => [over, soon, thaws, freezes, making, vets].every((one) => one.value.length === 0) && props.jars.loose.value.length === 0 && !isShort.value,
+)
+
+async function move(bag: string, to: string | undefined, did: string): Promise<void> {
+    if (to === undefined) return
+    const done = await props.jars.act('move', { bag, place: to })
+    if (done !== null) tell(`${did}: ${named(bag)}.`, 'Undo', () => void props.jars.act('undo', {}, done.id))
+}
+async function throwAway(bag: string): Promise<void> {
+    const done = await props.jars.act('take', { bag, why: 'thrown', because: 'past its day' })
+    if (done !== null) tell('Thrown away, out of reach of the dogs.', 'Undo', () => void props.jars.act('undo', {}, done.id))
+}
+</script>
+
+<template>
+    <section class="due" aria-label="What is due">
+        <p v-if="isCalm" class="due__calm">Nothing is due. A good morning.</p>
+        <ul>
+            <li v-for="one in over" :key="one.id" class="due__one due__one--over">
+                <p>
+                    <b>Throw away</b> <router-link :to="`/jars/${one.id}`">{{ named(one.id) }}</router-link>: {{ due(one.bestBefore, today) }}.
+                </p>
+                <v-btn variant="tonal" :aria-label="`Thrown away: ${named(one.id)}`" @click="throwAway(one.id)">Done</v-btn>
+            </li>
+            <li v-for="one in thaws" :key="`thaw ${one.bag}`" class="due__one">
+                <p>
+                    <b>Thaw {{ when(one.on) }}</b> <router-link :to="`/jars/${one.bag}`">{{ named(one.bag) }}</router-link>.
+                </p>
+                <v-btn
+                    variant="tonal"
+                    :disabled="fridge === undefined"
+                    :aria-label="`Taken out: ${named(one.bag)}`"
+                    @click="move(one.bag, fridge?.id, 'Taken out')"
+                    >Taken out</v-btn
+                >
+            </li>
+            <li v-for="one in soon" :key="`eat ${one.id}`" class="due__one">
+                <p>
+                    <b>{{ one.content === 'treats' ? 'Eat' : 'Use' }} {{ when(one.bestBefore ?? '') }}:</b>{{ ' '
+                    }}<router-link :to="`/jars/${one.id}`">{{ named(one.id) }}</router-link
+                    ><template v-if="one.content === 'treats'">: {{ pieces(one.pieces) }} left</template>.
+                </p>
+            </li>
+            <li v-for="one in freezes" :key="`freeze ${one.bag}`" class="due__one">
+                <p>
+                    <b>Freeze some</b> of <router-link :to="`/jars/${one.bag}`">{{ named(one.bag) }}</router-link>: {{ pieces(one.pieces) }} of it
+                    will not be eaten by {{ when(one.on) }}.
+                </p>
+                <v-btn
+                    variant="text"
+                    :disabled="freezer === undefined"
+                    :aria-label="`All of it frozen: ${named(one.bag)}`"
+                    @click="move(one.bag, freezer?.id, 'Frozen')"
+                    >Freeze it</v-btn
+                >
+            </li>
+            <li v-for="one in jars.loose.value" :key="`loose ${one.batch.id} ${one.lot ?? ''}`" class="due__one">
+                <p>
+                    <b>Put away</b> <router-link to="/jars">{{ pieces(one.left) }} {{ one.batch.title }}</router-link
+                    >.
+                </p>
+            </li>
+            <li v-for="one in making" :key="`oven ${one.id}`" class="due__one">
+                <p>
+                    <b>In the making</b> <router-link :to="`/oven/${one.id}`">{{ one.title }}</router-link>, since
+                    {{ hourOf(one.begunAt, jars.kitchen.kitchen?.timezone)
+                    }}<template v-for="timer in one.timers" :key="timer.id">; {{ timer.name }} {{ leftOf(Date.parse(timer.endsAt) - now) }}</template>
+                </p>
+            </li>
+            <li v-for="(one, n) in vets" :key="`vet ${n}`" class="due__one">
+                <p>
+                    <b>Ask the vet</b> about <router-link :to="`/dogs/${one.dog.id}`">{{ one.dog.name }}</router-link>: {{ one.says }}.
+                </p>
+            </li>
+            <li v-if="isShort || open.length > 0" class="due__one due__one--bake">
+                <p>
+                    <b>Bake next</b>
+                    <template v-if="isShort">Nothing is left to give {{ when(plan?.shortOn ?? '') }}.</template>
+                    <template v-if="open.length > 0">
+                        Open: {{ open.map((one) => `${one.title} (${due(one.bestBefore, today)})`).join(', ') }}.</template
+                    >
+                </p>
+                <ul v-if="next.length > 0" class="due__next">
+                    <li v-for="one in next" :key="one.one.id">
+                        <router-link :to="`/card/${one.one.id}`">{{ one.one.title }}</router-link>:
+                        <template v-if="one.uses.length > 0">uses what is open; </template>{{ one.dogs }} of {{ jars.kitchen.dogs.length }} dogs may
+                        have it
+                    </li>
+                </ul>
+            </li>
+        </ul>
+    </section>
+</template>
