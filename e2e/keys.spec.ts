@@ -191,7 +191,7 @@ test('Ctrl + , E keeps the sheet on the shelf, once', { tag: ['@key-keep'] }, as
 
 test(
     'Ctrl + , and a letter open the studio and every place',
-    { tag: ['@key-studio', '@key-bench', '@key-dogs', '@key-cupboard', '@key-shelf', '@key-oven'] },
+    { tag: ['@key-studio', '@key-bench', '@key-dogs', '@key-cupboard', '@key-shelf', '@key-oven', '@key-jars', '@key-today'] },
     async ({ page }) => {
         await openBench(page)
         await key(page, 'u')
@@ -201,6 +201,8 @@ test(
             ['s', /\/shelf$/],
             ['k', /\/cupboard\/labels$/],
             ['v', /\/oven$/],
+            ['j', /\/jars$/],
+            ['a', /\/today$/],
             ['b', /\/bench\/[0-9a-f-]{36}$/],
         ] as const) {
             await key(page, letter)

@@ -9,6 +9,8 @@ const PLACES = [
     '/studio',
     '/shelf',
     '/chart',
+    '/today',
+    '/jars',
     '/dogs',
     '/dogs/new',
     '/cupboard/labels',
