@@ -32,6 +32,7 @@ use MildBowl\Core\Telling\HouseUnits;
  * @property string $dates_as
  * @property int $version
  * @property int $changed
+ * @property ?string $calendar_token
  * @property string $timezone a name such as Europe/London
  */
 final class Kitchen extends Model

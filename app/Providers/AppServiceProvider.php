@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Devices\LabelShelf;
 use App\Devices\PaperLabelShelf;
 use App\Models\LedgerEntry;
+use App\Models\Loan;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
 use App\Support\Kinds;
@@ -38,5 +39,6 @@ final class AppServiceProvider extends ServiceProvider
             Gate::policy($model, OfThisKitchen::class);
         }
         Gate::policy(LedgerEntry::class, OfThisKitchen::class);
+        Gate::policy(Loan::class, OfThisKitchen::class);
     }
 }

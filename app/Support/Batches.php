@@ -26,7 +26,7 @@ final readonly class Batches
     /** h that a clock may be off before what it says is refused. */
     private const CLOCK_OFF = 26;
 
-    public function __construct(private Contract $contract, private KitchenQuestion $questions, private KitchenClock $clock, private CurrentKitchen $current, private BatchRecords $records, private Jars $jars) {}
+    public function __construct(private Contract $contract, private KitchenQuestion $questions, private KitchenClock $clock, private CurrentKitchen $current, private BatchRecords $records, private Jars $jars, private Ledger $ledger) {}
 
     /**
      * @param  stdClass  $asked  what would be asked about the sheet
@@ -87,6 +87,7 @@ final readonly class Batches
         $this->asked($batch, $entry);
         $batch->save();
         $this->jars->followLog($batch, $entry);
+        $this->ledger->followLog($batch, $entry);
         $batch->touched([]);
 
         return $kept;

@@ -9,9 +9,11 @@ use App\Models\Batch;
 use App\Models\Dog;
 use App\Models\DogDay;
 use App\Models\LedgerEntry;
+use App\Models\Loan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MildBowl\Core\Contract\Contract;
+use MildBowl\Core\Feeding\Borrowing;
 use MildBowl\Core\Questions\RequestRefused;
 use stdClass;
 
@@ -25,11 +27,11 @@ final readonly class DayBook
     /** Batches that are looked at, those that go off first before the rest. */
     private const MOST_BATCHES = 60;
 
-    public function __construct(private Contract $contract, private KitchenParts $parts, private KitchenQuestion $questions) {}
+    public function __construct(private Contract $contract, private KitchenParts $parts, private KitchenQuestion $questions, private CurrentKitchen $current) {}
 
     /**
      * @param  list<string>|null  $dogs  ids; null for all
-     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>}
+     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>, loans: list<array<string, mixed>>}
      *
      * @throws RequestRefused
      */
@@ -51,6 +53,7 @@ final readonly class DayBook
             array_push($given, ...$one === null ? [] : [$one]);
         }
         $request = (object) ['version' => 1, 'date' => $on, 'dogs' => array_map(static fn (Dog $dog): stdClass => (object) array_filter($dog->told(), static fn (mixed $one): bool => $one !== null), $kennel), 'batches' => $batches, 'given' => $given, 'before' => $this->before($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel))];
+        $request->borrowed = $this->borrowed($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel));
         foreach (array_intersect_key($this->parts->all(), ['policy' => 1, 'pantry' => 1, 'names' => 1]) as $key => $part) {
             $request->{$key} = $part;
         }
@@ -60,6 +63,7 @@ final readonly class DayBook
         return [
             'date' => $on, 'dogs' => $answer['dogs'],
             'batches' => array_map(static fn (array $lot, int $n): array => ['id' => "b$n", 'batch' => $lot['batch']->id, 'lot' => $lot['lot'] === '' ? null : $lot['lot'], 'title' => $lot['batch']->title], $lots, array_keys($lots)),
+            'loans' => array_map(static fn (Loan $one): array => ['id' => $one->id, 'dog' => $one->dog_id, 'on' => substr($one->on, 0, 10), 'kcal' => $one->kcal, 'by' => $one->by, 'days' => array_map(static fn (string $day, float|int $kcal): array => ['on' => $day, 'kcal' => $kcal], array_keys($one->days), $one->days)], $this->loans($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel))),
             'given' => array_map(static fn (LedgerEntry $one): array => $one->told(isset($undone[$one->gift])), $entries),
         ];
     }
@@ -82,10 +86,43 @@ final readonly class DayBook
         return $day;
     }
 
+    /**
+     * What occasions take from a day, and what the day itself borrows.
+     *
+     * @param  list<string>  $dogs
+     * @return list<stdClass>
+     */
+    private function borrowed(string $on, array $dogs): array
+    {
+        $borrowed = [];
+        foreach ($this->loans($on, $dogs) as $loan) {
+            $kcal = (float) ($loan->days[$on] ?? 0.0) - (substr($loan->on, 0, 10) === $on ? $loan->kcal : 0.0);
+            if ($kcal !== 0.0) {
+                $borrowed[] = (object) ['dog' => $loan->dog_id, 'kcal' => $kcal];
+            }
+        }
+
+        return $borrowed;
+    }
+
+    /**
+     * @param  list<string>  $dogs
+     * @return list<Loan> that bear on a day
+     */
+    public function loans(string $on, array $dogs): array
+    {
+        $since = CarbonImmutable::parse($on)->subDays(Borrowing::MOST_DAYS)->format('Y-m-d');
+        /** @var list<Loan> $loans */
+        $loans = Loan::query()->whereIn('dog_id', $dogs)->where('on', '>=', $since)->where('on', '<=', CarbonImmutable::parse($on)->addDays(Borrowing::MOST_DAYS)->format('Y-m-d'))
+            ->whereNotIn('id', DB::table('ledger_undone')->where('kitchen_id', $this->current->id())->select('gift'))->get()->all();
+
+        return $loans;
+    }
+
     /** @return array<string, true> gifts of a day that were taken back */
     private function undone(string $on): array
     {
-        return array_fill_keys(DB::table('ledger_undone')->where('kitchen_id', app(CurrentKitchen::class)->id())->whereIn('gift', LedgerEntry::query()->where('on', $on)->select('gift'))->pluck('gift')->all(), true);
+        return array_fill_keys(DB::table('ledger_undone')->where('kitchen_id', $this->current->id())->whereIn('gift', LedgerEntry::query()->where('on', $on)->select('gift'))->pluck('gift')->all(), true);
     }
 
     /**

@@ -8,11 +8,15 @@ use App\Models\Bag;
 use App\Models\Batch;
 use App\Models\Dog;
 use App\Models\LedgerEntry;
+use App\Models\Loan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use MildBowl\Core\Feeding\Borrowing;
 use MildBowl\Core\Feeding\Gift;
 use MildBowl\Core\Keeping\JarAct as Act;
 use MildBowl\Core\Keeping\JarActKind;
+use MildBowl\Core\Making\Entry;
+use MildBowl\Core\Making\EntryKind;
 use MildBowl\Core\Questions\RequestRefused;
 use Ramsey\Uuid\Uuid;
 
@@ -74,22 +78,96 @@ final readonly class Ledger
      */
     public function takeBack(string $gift, string $id, CarbonImmutable $at, string $by): array
     {
+        $loan = Loan::query()->where('id', $gift)->first();
         $entries = LedgerEntry::query()->where('gift', $gift)->get();
-        $first = $entries->firstOrFail();
+        $first = $loan ?? $entries->firstOrFail();
         $on = substr($first->on, 0, 10);
         /** @var list<string> $dogs */
-        $dogs = array_values($entries->pluck('dog_id')->all());
+        $dogs = $loan === null ? array_values($entries->pluck('dog_id')->all()) : [$loan->dog_id];
         $undone = DB::table('ledger_undone')->where('kitchen_id', $this->current->id());
         if ((clone $undone)->where('gift', $gift)->exists()) {
             return $this->days->of($on, $dogs);
         }
         DB::table('ledger_undone')->insert(['kitchen_id' => $this->current->id(), 'gift' => $gift, 'id' => $id, 'at' => $at, 'by' => $by]);
-        if ($first->bag_id !== null) {
+        if ($first instanceof LedgerEntry && $first->bag_id !== null) {
             $this->jars->act(new Act($id, $at->utc()->format('Y-m-d\TH:i:s.v\Z'), $by, JarActKind::Undo, [], $gift));
         }
         $this->journal->noted();
 
         return $this->days->reckon($on, $dogs);
+    }
+
+    /**
+     * An occasion: what a dog had too much of on a day is taken from the days after it.
+     *
+     * @return array<string, mixed> the day of the dog
+     *
+     * @throws RequestRefused when nothing is to be borrowed, or seven days are too few
+     */
+    public function borrow(string $id, string $dog, string $on, CarbonImmutable $at, string $by): array
+    {
+        $kept = Dog::query()->find($dog) ?? throw RequestRefused::outOfRange('/dog', 'No dog of this kitchen has this id.');
+        if (Loan::query()->where('id', $id)->exists()) {
+            return $this->days->of($on, [$dog]);
+        }
+        $day = $this->days->of($on, [$dog])['dogs'][0] ?? [];
+        $left = $day['leftKcal'] ?? null;
+        $budget = $day['budgetKcal'] ?? null;
+        if (! is_numeric($left) || ! is_numeric($budget) || $left >= 0.0) {
+            throw RequestRefused::outOfRange('/dog', "{$kept->name} is not over on that day: nothing is borrowed.");
+        }
+        $taken = [];
+        foreach ($this->days->loans($on, [$dog]) as $loan) {
+            foreach ($loan->days as $of => $kcal) {
+                $taken[$of] = ($taken[$of] ?? 0.0) + (float) $kcal;
+            }
+        }
+        $borrowing = Borrowing::of(-(float) $left, (float) $budget, BagShelf::day($on), $taken)
+            ?? throw RequestRefused::outOfRange('/dog', 'Even with '.Borrowing::MOST_DAYS.' days without other treats that is too much to borrow: leave out of its meals what the dish says, and ask your vet if it is unwell.');
+        Loan::query()->create(['id' => $id, 'dog_id' => $dog, 'on' => $on, 'at' => $at, 'by' => $by, 'kcal' => $borrowing->kcal, 'days' => $borrowing->days]);
+        $this->journal->noted();
+
+        return $this->days->reckon($on, [$dog]);
+    }
+
+    /**
+     * What a dog had of a batch while it was made: licked the spoon, ate a raw end.
+     *
+     * @throws RequestRefused
+     */
+    public function followLog(Batch $batch, Entry $entry): void
+    {
+        if ($entry->kind === EntryKind::Undone && $entry->corrects !== null && LedgerEntry::query()->where('gift', $entry->corrects)->exists()) {
+            $this->takeBack($entry->corrects, $entry->id, new CarbonImmutable($entry->at), $entry->by);
+        }
+        $dog = $entry->kind === EntryKind::Tasted && ($entry->said['took'] ?? false) === true ? Dog::query()->find((string) $entry->text('dog')) : null;
+        if ($dog === null) {
+            return;
+        }
+        $grams = $entry->number('grams');
+        $what = (string) $entry->text('what');
+        $each = ($entry->said['ofBatch'] ?? false) === true ? $this->gramsOfAPiece($batch) : null;
+        $at = new CarbonImmutable($entry->at);
+        $on = $at->setTimezone($this->current->get()->timezone)->format('Y-m-d');
+        $said = match (true) {
+            $each !== null && $grams !== null && $grams > 0.0 => ['kind' => 'taste', 'pieces' => $grams / $each],
+            $grams !== null && $grams > 0.0 => ['kind' => 'text', 'words' => "$grams g $what"],
+            // nobody knows how much: it is told, and counts for nothing
+            default => ['kind' => 'taste', 'pieces' => null],
+        };
+        LedgerEntry::query()->create($said + [
+            'id' => (string) Uuid::uuid5($entry->id, $dog->id), 'gift' => $entry->id, 'dog_id' => $dog->id, 'on' => $on, 'at' => $at, 'by' => $entry->by, 'batch_id' => $batch->id, 'words' => "$what ({$batch->title})",
+            'unsure' => false, 'came_at' => $this->clock->now(),
+        ]);
+        $this->days->reckon($on, [$dog->id]);
+    }
+
+    private function gramsOfAPiece(Batch $batch): ?float
+    {
+        $answer = json_decode($batch->answer, true, 64, JSON_THROW_ON_ERROR);
+        $grams = is_array($answer) ? $answer['portions'][0]['piece']['doughGrams']['best'] ?? null : null;
+
+        return is_numeric($grams) && $grams > 0 ? (float) $grams : null;
     }
 
     /**

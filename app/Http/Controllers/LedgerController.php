@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\LedgerEntry;
+use App\Models\Loan;
 use App\Support\DayBook;
 use App\Support\KitchenClock;
 use App\Support\Ledger;
@@ -41,10 +42,24 @@ final class LedgerController
         return new JsonResponse($ledger->give(GiftReader::gift(Node::decode($request->getContent()))), 201);
     }
 
+    /** @throws RequestRefused when nothing is to be borrowed */
+    public function borrow(Request $request, Ledger $ledger): JsonResponse
+    {
+        $said = Node::decode($request->getContent())->object(['id', 'at', 'by', 'dog', 'on']);
+
+        return new JsonResponse($ledger->borrow(
+            JarActReader::uuid($said->required('id', 'The id of what is done')), JarActReader::uuid($said->required('dog', 'The dog')), $said->required('on', 'The day')->day()->iso,
+            new CarbonImmutable(LogReader::moment($said->required('at', 'When'))), trim($said->required('by', 'Who')->filled(60)),
+        ), 201);
+    }
+
     /** @throws RequestRefused when there is nothing to take back */
     public function takeBack(Request $request, string $gift, Ledger $ledger): JsonResponse
     {
-        $entry = Str::isUuid($gift) ? LedgerEntry::query()->where('gift', $gift)->firstOrFail() : throw (new ModelNotFoundException)->setModel(LedgerEntry::class);
+        if (! Str::isUuid($gift)) {
+            throw (new ModelNotFoundException)->setModel(LedgerEntry::class);
+        }
+        $entry = Loan::query()->where('id', $gift)->first() ?? LedgerEntry::query()->where('gift', $gift)->firstOrFail();
         Gate::authorize('update', $entry);
         $said = Node::decode($request->getContent())->object(['id', 'at', 'by']);
 

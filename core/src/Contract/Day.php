@@ -71,7 +71,7 @@ final readonly class Day implements Answers
         foreach ($node->get('borrowed')?->list(500) ?? [] as $one) {
             $one->object(['dog', 'kcal']);
             $dog = DogReader::named($one->required('dog', 'The dog'), $dogs);
-            $borrowed[$dog->key()] = ($borrowed[$dog->key()] ?? 0.0) + $one->required('kcal', 'The energy')->number(0, self::MOST_KCAL, 'kcal');
+            $borrowed[$dog->key()] = ($borrowed[$dog->key()] ?? 0.0) + $one->required('kcal', 'The energy')->number(-self::MOST_KCAL, self::MOST_KCAL, 'kcal');
         }
         foreach ($node->get('given')?->list(DayQuestion::MOST_GIVEN) ?? [] as $one) {
             $given[] = self::given($one, $dogs, array_keys($batches));

@@ -35,7 +35,7 @@ final readonly class DayOfTreats
 
     /**
      * @param  list<Given>  $given  to this dog
-     * @param  float  $borrowedKcal  that an earlier occasion took from this day
+     * @param  float  $borrowedKcal  that an earlier occasion took from this day; negative: that this day borrows from those after it
      * @param  list<HadBefore>  $before  of this dog
      */
     public function __construct(private Dog $dog, private Policy $policy, private Day $date, private array $given, private float $borrowedKcal, private array $before)

@@ -253,7 +253,7 @@ it('says what is wrong with a request, and where', function (array $more, string
     [['given' => [['dog' => 'Nobody', 'text' => '3 g carrot']]], '/given/0/dog'], [['given' => [['dog' => 'Quill']]], '/given/0/batch'], [['given' => [['dog' => 'Quill', 'batch' => 'loaf', 'pieces' => 1]]], '/given/0/batch'],
     [['given' => [['dog' => 'Quill', 'batch' => 'beet']]], '/given/0/pieces'], [['given' => [['dog' => 'Quill', 'batch' => 'beet', 'pieces' => 0]]], '/given/0/pieces'], [['given' => [['dog' => 'Quill', 'batch' => 'beet', 'pieces' => 2000]]], '/given/0/pieces'],
     [['given' => [['dog' => 'Quill', 'text' => '3 g carrot', 'pieces' => 2]]], '/given/0/pieces'], [['given' => [['dog' => 'Quill', 'label' => ['name' => 'x', 'kcal' => -1], 'pieces' => 2]]], '/given/0/label/kcal'],
-    [['borrowed' => [['dog' => 'Quill', 'kcal' => -1]]], '/borrowed/0/kcal'], [['before' => [['on' => 'monday', 'dog' => 'Quill']]], '/before/0/on'],
+    [['borrowed' => [['dog' => 'Quill', 'kcal' => -30000]]], '/borrowed/0/kcal'], [['before' => [['on' => 'monday', 'dog' => 'Quill']]], '/before/0/on'],
     [['batches' => [['id' => 'a', 'question' => treat('1 egg')], ['id' => 'a', 'question' => treat('1 egg')]]], '/batches/1/id'], [['batches' => [['id' => 'a', 'question' => ['version' => 1, 'recipe' => ['text' => '']]]]], '/batches/0/question/recipe/text'],
     [['batches' => [['id' => 'a', 'question' => ['recipe' => ['text' => '100 g oats', 'asMade' => [['row' => 7, 'grams' => 3]]]] + treat('100 g oats')]]], '/batches/0/question/recipe/asMade/0/row'],
 ]);

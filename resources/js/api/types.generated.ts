@@ -2398,6 +2398,10 @@ export interface KitchenDay {
     dogs: DayDog[]
     batches: DayTreat[]
     given: LedgerEntry[]
+    /**
+     * what occasions take from the days around this one
+     */
+    loans: Loan[]
 }
 
 export interface DayDog {
@@ -2610,6 +2614,20 @@ export interface LedgerEntry {
      */
     unsure: boolean
     undone: boolean
+}
+
+export interface Loan {
+    id: string
+    dog: string
+    on: string
+    kcal: number
+    by: string
+    days: LoanDay[]
+}
+
+export interface LoanDay {
+    on: string
+    kcal: number
 }
 /**
  * something given at one moment: one of bag, batch, text or label

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Bag;
+use App\Models\Confirmation;
+use Carbon\CarbonImmutable;
+use MildBowl\Core\Questions\RequestRefused;
+use Sabre\VObject\Component;
+use Sabre\VObject\Component\VCalendar;
+
+/** The kitchen's days as iCalendar (RFC 5545): best before, what to thaw, when a vet's word runs out, when the jars are empty. */
+final readonly class KitchenCalendar
+{
+    private const DAYS = 60;
+
+    private const MOST = 1000;
+
+    public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private ThawPlans $plans) {}
+
+    public function text(): string
+    {
+        $kitchen = $this->current->get();
+        $calendar = new VCalendar(['PRODID' => '-//Mild Bowl//Kitchen//EN', 'CALSCALE' => 'GREGORIAN', 'METHOD' => 'PUBLISH', 'X-WR-CALNAME' => "Mild Bowl: {$kitchen->name}", 'NAME' => "Mild Bowl: {$kitchen->name}"]);
+        /** @var list<Bag> $bags */
+        $bags = Bag::query()->where('state', 'here')->whereNotNull('best_before')->orderBy('best_before')->limit(self::MOST)->get()->all();
+        $named = [];
+        foreach ($bags as $bag) {
+            $named[$bag->id] = "bag {$bag->number}, {$bag->title}";
+            $left = $bag->content === 'treats' ? ' ('.rtrim(rtrim(number_format($bag->pieces, 2), '0'), '.').' left)' : '';
+            $this->event($calendar, "bag-{$bag->id}", $bag->best_before?->format('Y-m-d') ?? '', "Best before: {$named[$bag->id]}$left", $bag->frozen ? 'In the freezer.' : 'Past this day: throw it away when in doubt.');
+        }
+        /** @var list<Confirmation> $words */
+        $words = Confirmation::query()->where('level', 'ask-vet')->whereNull('taken_back_at')->whereNotNull('holds_until')->get()->all();
+        foreach ($words as $word) {
+            $this->event($calendar, "vet-{$word->id}", CarbonImmutable::parse((string) $word->getAttribute('holds_until'))->format('Y-m-d'), "Ask the vet again: {$word->getAttribute('dog')}", 'What the vet said holds until this day.');
+        }
+        foreach ($this->thaws() as $n => [$on, $bag]) {
+            $this->event($calendar, "thaw-$bag", $on, 'Thaw: '.($named[$bag] ?? 'a bag'), 'Take it out of the freezer on this day.');
+        }
+
+        return $calendar->serialize();
+    }
+
+    /** @return list<array{string, string}> day and bag */
+    private function thaws(): array
+    {
+        try {
+            $plan = $this->plans->from($this->clock->today()->format('Y-m-d'), self::DAYS);
+        } catch (RequestRefused) {
+            // nobody can say what will be eaten: the rest of the calendar stands all the same
+            return [];
+        }
+        /** @var list<array{on: string, bag: string}> $takeOut */
+        $takeOut = $plan['takeOut'];
+
+        return array_map(static fn (array $one): array => [$one['on'], $one['bag']], $takeOut);
+    }
+
+    private function event(VCalendar $calendar, string $uid, string $on, string $summary, string $description): void
+    {
+        $day = str_replace('-', '', $on);
+        $event = $calendar->createComponent('VEVENT', [
+            'UID' => "$uid@mildbowl.invalid", 'SUMMARY' => $summary, 'DESCRIPTION' => $description, 'TRANSP' => 'TRANSPARENT', 'DTSTAMP' => $this->clock->now()->utc()->format('Ymd\THis\Z'),
+        ]);
+        assert($event instanceof Component);
+        $event->add('DTSTART', $day, ['VALUE' => 'DATE']);
+        $event->add('DTEND', str_replace('-', '', BagShelf::day($on)->after(1)->iso), ['VALUE' => 'DATE']);
+        $calendar->add($event);
+    }
+}
