@@ -216,6 +216,8 @@ export const api = {
     /** of a question as it was, whatever the kitchen keeps by now */
     coreDough: (question: Omit<DoughRequest, 'version'> & { version: 1 }) => ask<DoughAnswer>('POST', 'dough', question),
     day: (on?: string) => ask<KitchenDay>('GET', on === undefined ? 'day' : `day?on=${on}`),
+    calendarAddress: () => ask<{ address: string | null }>('GET', 'calendar/address'),
+    renewCalendar: () => ask<{ address: string | null }>('POST', 'calendar/address', {}),
     thawPlan: (days = 21) => ask<ThawPlan>('GET', `thaw-plan?days=${days}`),
     bag: (id: string) => ask<BagWithActs>('GET', `bags/${id}`),
     powerCut: (asked: PowerCutQuestion) => ask<PowerCutAnswer>('POST', 'ask/power-cut', asked),

@@ -9,7 +9,16 @@ import type { DayOnPage } from './useDay'
 
 /** One dog at the door: its dish, what it may still have of what is in the hand, and one tap that gives it. */
 const props = defineProps<{ day: DayOnPage; dog: Dog; bag: Bag | null; amount: number; asked: boolean }>()
-const emit = defineEmits<{ give: [] }>()
+const emit = defineEmits<{ give: []; borrow: [] }>()
+const loans = computed(() => (props.day.day.value?.loans ?? []).filter((one) => one.dog === props.dog.id))
+/** days after this one that give up some of their treats for it */
+const lent = computed(() => loans.value.filter((one) => one.on === props.day.today.value).reduce((sum, one) => sum + one.days.length, 0))
+const owed = computed(() =>
+    loans.value
+        .flatMap((one) => one.days)
+        .filter((one) => one.on === props.day.today.value)
+        .reduce((sum, one) => sum + one.kcal, 0),
+)
 const its = computed(() => props.day.dogOf(props.dog.id))
 const may = computed(() => (props.bag === null ? null : props.day.mayOf(props.dog.id, props.bag.batch, props.bag.lot)))
 const had = computed(() => props.day.given.value.filter((one) => one.dog === props.dog.id && !one.undone))
@@ -45,6 +54,15 @@ const said = computed(() => {
             <template v-if="had.length === 0">nothing yet</template
             ><template v-else>had {{ had.map((one) => `${one.pieces === null ? '' : `${pieces(one.pieces)} `}${one.words}`).join(', ') }}</template>
         </p>
+        <p v-if="lent > 0" class="door__warns">An occasion: {{ lent === 1 ? 'the day after gives' : `${lent} days after give` }} it up.</p>
+        <p v-if="owed >= 1" class="door__warns">{{ figure(owed) }} kcal of today went to an occasion.</p>
+        <v-btn
+            v-if="its?.over === true && !isOpen"
+            variant="text"
+            :aria-label="`An occasion: ${dog.name} borrows from the days after`"
+            @click="emit('borrow')"
+            >An occasion: borrow</v-btn
+        >
         <template v-if="bag !== null">
             <p v-if="why !== null" class="door__not"><b>Not:</b> {{ why }}</p>
             <p v-else-if="may !== null" class="door__may">

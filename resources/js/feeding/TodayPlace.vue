@@ -99,6 +99,10 @@ async function oneOf(): Promise<void> {
         amount.value === 1 ? 'One' : 'A half',
     )
 }
+async function borrow(dog: { id: string; name: string }): Promise<void> {
+    const loan = await day.borrow(dog.id)
+    if (loan !== null) tell(`${dog.name} borrows from the days after.`, 'Undo', () => void day.takeBack(loan))
+}
 const nameOf = (id: string): string => kitchen.dogs.find((one) => one.id === id)?.name ?? 'a dog'
 /** the newest first; what was given to several in one tap stands together */
 const log = computed(() => {
@@ -193,6 +197,7 @@ const backs = computed(() => (day.day.value?.dogs ?? []).filter((dog) => (dog.ho
                         :amount="amount"
                         :asked="asked === dog.id"
                         @give="give(dog)"
+                        @borrow="borrow(dog)"
                     />
                 </ul>
             </div>

@@ -51,6 +51,7 @@ describe('a day', () => {
             { id: 'b1', batch: 'crisps', lot: null, title: 'Crisps' },
         ],
         given: [entry('old', 'b', '1')],
+        loans: [],
     }
 
     it('takes the dogs that were told of, by the batches and not by their numbers', () => {
@@ -67,6 +68,7 @@ describe('a day', () => {
                 { id: 'b1', batch: 'coins', lot: null, title: 'Coins' },
             ],
             given: [entry('new', 'a', '2')],
+            loans: [],
         }
         const now = dayWith(day, told)
         expect(now.dogs[0]?.leftKcal).toBe(30)

@@ -42,6 +42,7 @@ export function dayWith(day: KitchenDay, told: KitchenDay): KitchenDay {
     return {
         ...day,
         dogs: day.dogs.map((dog) => dogs.find((one) => one.dogId === dog.dogId) ?? dog),
+        loans: [...day.loans.filter((one) => !ids.has(one.dog)), ...told.loans],
         given: [...day.given.filter((one) => !ids.has(one.dog)), ...told.given].toSorted((one, two) => one.at.localeCompare(two.at)),
     }
 }

@@ -61,7 +61,7 @@ export function useDay() {
     const names = new Map<string, string>()
     /** today's ledger with what is on its way laid in */
     const given = computed<(LedgerEntry & { waits?: true })[]>(() => {
-        const back = new Set(waiting.value.filter((one) => one.path !== 'given').map((one) => one.id))
+        const back = new Set(waiting.value.filter((one) => one.path.endsWith('/back')).map((one) => one.id))
         const known = (day.value?.date === today.value ? day.value.given : []).map((one) => (back.has(one.gift) ? { ...one, undone: true } : one))
         const ids = new Set(known.map((one) => one.gift))
 
@@ -140,6 +140,31 @@ export function useDay() {
         }
     }
 
+    /** It was an occasion: what a dog had too much of is taken from the days after. */
+    async function borrow(dog: string): Promise<string | null> {
+        refused.value = null
+        const id = crypto.randomUUID()
+        try {
+            await outbox.put({
+                method: 'POST',
+                path: 'borrowed',
+                kind: 'given',
+                id,
+                key: id,
+                name: 'what an occasion borrows',
+                body: { id, at: new Date(kitchenTime()).toISOString(), by: person.name.value, dog, on: today.value },
+                base: null,
+                apart: true,
+            })
+
+            return id
+        } catch (error) {
+            refused.value = wordsOf(error)
+
+            return null
+        }
+    }
+
     /** A slip: it stays written down as one, and the pieces are in their bag again. */
     async function takeBack(gift: string): Promise<void> {
         refused.value = null
@@ -167,7 +192,7 @@ export function useDay() {
         }
     }
 
-    return { day, today, given, problem, refused, isOld, unreckoned, dogOf, mayOf, give, takeBack, load }
+    return { day, today, given, problem, refused, isOld, unreckoned, dogOf, mayOf, give, borrow, takeBack, load }
 }
 
 export type DayOnPage = ReturnType<typeof useDay>

@@ -6,6 +6,7 @@ import { useReturn } from '../ui/useReturn'
 import BagPanel from './BagPanel.vue'
 import PutAway from './PutAway.vue'
 import ShelfBoard from './ShelfBoard.vue'
+import ThawStrip from './ThawStrip.vue'
 import { pressing } from './shelves'
 import { useJars } from './useJars'
 
@@ -13,21 +14,22 @@ import { useJars } from './useJars'
 const NewBag = defineAsyncComponent(() => import('./NewBag.vue'))
 const PowerCut = defineAsyncComponent(() => import('./PowerCut.vue'))
 const PlaceList = defineAsyncComponent(() => import('./PlaceList.vue'))
+const CalendarPaper = defineAsyncComponent(() => import('./CalendarPaper.vue'))
 const jars = useJars()
 const route = useRoute()
 const router = useRouter()
 const chosen = computed(() => (typeof route.params['bag'] === 'string' && route.params['bag'] !== '' ? route.params['bag'] : null))
 const bag = computed(() => jars.bags.value.find((one) => one.id === chosen.value) ?? null)
-const asks = ref<'bag' | 'cut' | 'places' | null>(null)
-const dialog = (what: 'bag' | 'cut' | 'places') =>
+const asks = ref<'bag' | 'cut' | 'places' | 'calendar' | null>(null)
+const dialog = (what: 'bag' | 'cut' | 'places' | 'calendar') =>
     computed({
         get: () => asks.value === what,
         set: (is: boolean) => {
             asks.value = is ? what : null
         },
     })
-const [adds, cuts, lists] = [dialog('bag'), dialog('cut'), dialog('places')]
-for (const one of [adds, cuts, lists]) useReturn(one)
+const [adds, cuts, lists, calendars] = [dialog('bag'), dialog('cut'), dialog('places'), dialog('calendar')]
+for (const one of [adds, cuts, lists, calendars]) useReturn(one)
 const over = computed(() => jars.here.value.filter((one) => pressing(one, jars.today.value) === 'over'))
 const soon = computed(() => jars.here.value.filter((one) => pressing(one, jars.today.value) === 'soon'))
 const said = computed(() =>
@@ -49,6 +51,7 @@ const said = computed(() =>
             <div class="jars__tools" role="group" aria-label="At the shelves">
                 <v-btn variant="tonal" @click="adds = true">Opened or found</v-btn>
                 <v-btn variant="outlined" @click="cuts = true">Power cut</v-btn>
+                <v-btn variant="outlined" @click="calendars = true">Calendar</v-btn>
                 <v-btn variant="outlined" @click="lists = true">Your places</v-btn>
             </div>
         </header>
@@ -63,6 +66,7 @@ const said = computed(() =>
                 :left="one.left"
             />
         </ul>
+        <ThawStrip v-if="jars.here.value.some((one) => one.frozen)" :jars="jars" />
         <div class="jars__halves" :class="{ 'jars__halves--open': bag !== null }">
             <div class="jars__shelves">
                 <ShelfBoard
@@ -87,5 +91,6 @@ const said = computed(() =>
         <NewBag v-model="adds" :jars="jars" />
         <PowerCut v-model="cuts" :jars="jars" />
         <PlaceList v-model="lists" :jars="jars" />
+        <CalendarPaper v-model="calendars" />
     </div>
 </template>
