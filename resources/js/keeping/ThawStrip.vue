@@ -79,8 +79,8 @@ const losses = computed(() =>
                     : `enough until ${plan.lastsUntil === null ? 'nobody: nothing is thawed' : long(plan.lastsUntil)}`
             }}.
         </p>
-        <ol class="thaw__days" role="img" :aria-label="said === '' ? 'Nothing to thaw' : said">
-            <li
+        <div class="thaw__days" role="img" :aria-label="said === '' ? 'Nothing to thaw' : said">
+            <div
                 v-for="day in days"
                 :key="day.on"
                 class="thaw__day"
@@ -91,8 +91,8 @@ const losses = computed(() =>
                 >
                 <span v-for="bag in day.out" :key="bag?.id" class="thaw__out">{{ bag?.number }}</span>
                 <span v-if="day.waste > 0" class="thaw__waste">−{{ pieces(day.waste) }}</span>
-            </li>
-        </ol>
+            </div>
+        </div>
         <ul v-if="losses.length > 0" class="thaw__losses">
             <li v-for="one in losses" :key="one">{{ one }}</li>
         </ul>
