@@ -80,6 +80,8 @@ test('places of a full kitchen', async ({ page }) => {
     const recipe = ((await (await page.request.get('/api/shelf')).json()) as { id: string }[])[7]?.id ?? ''
     const batch = ((await (await page.request.get('/api/batches')).json()) as { id: string }[])[9]?.id ?? ''
     const places: [string, string, string][] = [
+        ['today, of 60 dogs', '/today', '.door__give'],
+        ['jars, of 300 bags', '/jars', '.bag'],
         ['bench', '/bench', '.cm-content'],
         ['a recipe on the bench', `/bench/${recipe}`, '.cm-line .row__grams'],
         ['shelf', '/shelf', '.slip-card'],

@@ -28,6 +28,7 @@ use App\Http\Controllers\ProductController;
 use App\Http\Controllers\ProfilesController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\ShelfController;
+use App\Http\Controllers\StockController;
 use App\Http\Controllers\TableController;
 use App\Http\Controllers\ThawPlanController;
 use App\Http\Controllers\TrashController;
@@ -73,6 +74,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::get('batches/{batch}/entries', [BatchEntryController::class, 'index'])->name('batches.entries.index');
     Route::post('batches/{batch}/entries', [BatchEntryController::class, 'store'])->name('batches.entries.store');
     Route::get('batches/{batch}/figures', [BatchEntryController::class, 'figures'])->name('batches.figures');
+    Route::apiResource('stock', StockController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('places', PlaceController::class)->except('show');
     Route::apiResource('bags', BagController::class)->only(['index', 'show']);
     Route::post('jar-acts', [BagController::class, 'act'])->name('jar-acts.store');

@@ -11,7 +11,7 @@ use App\Models\Loan;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
 use App\Support\Kinds;
-use Carbon\FactoryImmutable;
+use App\Support\ShiftedClock;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Gate;
@@ -26,7 +26,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentKitchen::class);
         $this->app->singleton(Contract::class);
-        $this->app->singleton(ClockInterface::class, FactoryImmutable::class);
+        $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => new ShiftedClock(storage_path('app/shifted-clock')));
         $this->app->singleton(LabelShelf::class, static fn (): LabelShelf => new PaperLabelShelf(resource_path('stand-ins/label-shelf.csv')));
     }
 

@@ -27,11 +27,11 @@ final readonly class DayBook
     /** Batches that are looked at, those that go off first before the rest. */
     private const MOST_BATCHES = 60;
 
-    public function __construct(private Contract $contract, private KitchenParts $parts, private KitchenQuestion $questions, private CurrentKitchen $current) {}
+    public function __construct(private Contract $contract, private KitchenParts $parts, private KitchenQuestion $questions, private CurrentKitchen $current, private WeighDays $weigh) {}
 
     /**
      * @param  list<string>|null  $dogs  ids; null for all
-     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>, loans: list<array<string, mixed>>}
+     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>, loans: list<array<string, mixed>>, weigh: list<array<string, mixed>>}
      *
      * @throws RequestRefused
      */
@@ -52,20 +52,43 @@ final readonly class DayBook
             $one = isset($undone[$entry->gift]) ? null : self::given($entry, $lotOf[$entry->bag_id] ?? '', $keys);
             array_push($given, ...$one === null ? [] : [$one]);
         }
-        $request = (object) ['version' => 1, 'date' => $on, 'dogs' => array_map(static fn (Dog $dog): stdClass => (object) array_filter($dog->told(), static fn (mixed $one): bool => $one !== null), $kennel), 'batches' => $batches, 'given' => $given, 'before' => $this->before($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel))];
-        $request->borrowed = $this->borrowed($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel));
+        $told = [];
+        // core takes so many dogs at a time
+        foreach (array_chunk($kennel, self::MOST_DOGS) as $some) {
+            array_push($told, ...$this->asked($on, $some, $batches, $given));
+        }
+
+        return [
+            'date' => $on, 'dogs' => $told,
+            'batches' => array_map(static fn (array $lot, int $n): array => ['id' => "b$n", 'batch' => $lot['batch']->id, 'lot' => $lot['lot'] === '' ? null : $lot['lot'], 'title' => $lot['batch']->title], $lots, array_keys($lots)),
+            'weigh' => $dogs === null ? $this->weigh->due($on, $kennel) : [],
+            'loans' => array_map(static fn (Loan $one): array => ['id' => $one->id, 'dog' => $one->dog_id, 'on' => substr($one->on, 0, 10), 'kcal' => $one->kcal, 'by' => $one->by, 'days' => array_map(static fn (string $day, float|int $kcal): array => ['on' => $day, 'kcal' => $kcal], array_keys($one->days), $one->days)], $this->loans($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel))),
+            'given' => array_map(static fn (LedgerEntry $one): array => $one->told(isset($undone[$one->gift])), $entries),
+        ];
+    }
+
+    /**
+     * @param  list<Dog>  $dogs
+     * @param  list<stdClass>  $batches
+     * @param  list<stdClass>  $given
+     * @return list<array<string, mixed>> what core says of each dog's day
+     *
+     * @throws RequestRefused
+     */
+    private function asked(string $on, array $dogs, array $batches, array $given): array
+    {
+        $ids = array_map(static fn (Dog $dog): string => $dog->id, $dogs);
+        $request = (object) [
+            'version' => 1, 'date' => $on, 'dogs' => array_map(static fn (Dog $dog): stdClass => (object) array_filter($dog->told(), static fn (mixed $one): bool => $one !== null), $dogs), 'batches' => $batches,
+            'given' => array_values(array_filter($given, static fn (stdClass $one): bool => in_array($one->dog, $ids, true))), 'before' => $this->before($on, $ids), 'borrowed' => $this->borrowed($on, $ids),
+        ];
         foreach (array_intersect_key($this->parts->all(), ['policy' => 1, 'pantry' => 1, 'names' => 1]) as $key => $part) {
             $request->{$key} = $part;
         }
         /** @var array{dogs: list<array<string, mixed>>} $answer */
         $answer = $this->questions->inUnits($this->contract->answerTo('day', $request));
 
-        return [
-            'date' => $on, 'dogs' => $answer['dogs'],
-            'batches' => array_map(static fn (array $lot, int $n): array => ['id' => "b$n", 'batch' => $lot['batch']->id, 'lot' => $lot['lot'] === '' ? null : $lot['lot'], 'title' => $lot['batch']->title], $lots, array_keys($lots)),
-            'loans' => array_map(static fn (Loan $one): array => ['id' => $one->id, 'dog' => $one->dog_id, 'on' => substr($one->on, 0, 10), 'kcal' => $one->kcal, 'by' => $one->by, 'days' => array_map(static fn (string $day, float|int $kcal): array => ['on' => $day, 'kcal' => $kcal], array_keys($one->days), $one->days)], $this->loans($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel))),
-            'given' => array_map(static fn (LedgerEntry $one): array => $one->told(isset($undone[$one->gift])), $entries),
-        ];
+        return $answer['dogs'];
     }
 
     /**
@@ -131,7 +154,7 @@ final readonly class DayBook
      */
     private function concerned(string $on, ?array $dogs): array
     {
-        $kennel = Dog::query()->orderBy('position')->orderBy('name')->limit(self::MOST_DOGS);
+        $kennel = Dog::query()->orderBy('position')->orderBy('name');
         $given = LedgerEntry::query()->where('on', $on)->orderBy('at')->orderBy('id');
         if ($dogs !== null) {
             $kennel->whereIn('id', $dogs);

@@ -15,6 +15,7 @@ use App\Http\Resources\OwnSwapResource;
 use App\Http\Resources\PlaceResource;
 use App\Http\Resources\PriceResource;
 use App\Http\Resources\ProductResource;
+use App\Http\Resources\StockItemResource;
 use App\Http\Resources\WeighingResource;
 use App\Models\AcceptedFactor;
 use App\Models\Bag;
@@ -28,6 +29,7 @@ use App\Models\Place;
 use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
+use App\Models\StockItem;
 use App\Models\Weighing;
 use Illuminate\Database\Eloquent\Model;
 
@@ -36,20 +38,20 @@ final class Kinds
 {
     public const ROWS = [
         'dogs' => Dog::class, 'recipes' => Recipe::class, 'products' => Product::class, 'names' => OwnName::class, 'foods' => OwnFood::class,
-        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class,
+        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class, 'stock' => StockItem::class,
     ];
 
     private const TOLD = [
         'dogs' => DogResource::class, 'products' => ProductResource::class, 'names' => OwnNameResource::class, 'foods' => OwnFoodResource::class,
         'swaps' => OwnSwapResource::class, 'prices' => PriceResource::class, 'weighings' => WeighingResource::class, 'confirmations' => ConfirmationResource::class,
-        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class,
+        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class, 'stock' => StockItemResource::class,
     ];
 
     /** What is told of a row is read with it. */
     private const WITH = ['products' => ['readings'], 'weighings' => ['dog']];
 
     /** What a row of a kind is called by. */
-    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title'];
+    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient'];
 
     public static function of(Model $row): string
     {

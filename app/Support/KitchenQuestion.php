@@ -6,6 +6,7 @@ namespace App\Support;
 
 use App\Models\Dog;
 use App\Models\Recipe;
+use App\Models\StockItem;
 use App\Models\Weighing;
 use Illuminate\Database\Eloquent\Collection;
 use MildBowl\Core\Baking\Parts\Heading;
@@ -26,6 +27,8 @@ final class KitchenQuestion
     private const MOST_LABELS = 100;
 
     private const MOST_WORDS = 500;
+
+    private const MOST_AT_HAND = 200;
 
     /** @var Collection<int, Dog>|null */
     private ?Collection $dogs = null;
@@ -108,6 +111,9 @@ final class KitchenQuestion
         }
         $whole->dogs = $this->dogs($whole->dogs ?? null);
         $this->withKept($whole);
+        if ($question === 'rescue') {
+            $whole->atHand ??= StockItem::query()->where('state', '!=', 'out')->orderBy('ingredient')->limit(self::MOST_AT_HAND)->pluck('ingredient')->all();
+        }
         if ($question === 'size') {
             // it works out sizes for the whole dough
             unset($whole->portions);

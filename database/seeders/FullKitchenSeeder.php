@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Models\Bag;
 use App\Models\Batch;
 use App\Models\Dog;
+use App\Models\Place;
 use App\Models\Recipe;
 use App\Support\CurrentKitchen;
 use Illuminate\Database\Seeder;
@@ -26,6 +28,11 @@ final class FullKitchenSeeder extends Seeder
     private const BATCHES = 200;
 
     private const ENTRIES = 40;
+
+    private const BAGS = 300;
+
+    /** Of them thawed or never frozen: what a day is reckoned with. */
+    private const OPEN_BAGS = 12;
 
     private const SHAPES = ['rounds', 'coins', 'fingers', 'squares', 'crisps', 'twists', 'drops'];
 
@@ -51,6 +58,26 @@ final class FullKitchenSeeder extends Seeder
             Recipe::query()->toBase()->insert($some);
         }
         $this->batches($kitchen);
+        $this->bags();
+    }
+
+    /** Bags of one batch after another, most of them frozen. */
+    private function bags(): void
+    {
+        $places = Place::query()->pluck('id', 'kind')->all();
+        $batches = Batch::query()->where('begun_at', '<', now()->subDays(20))->orderByDesc('begun_at')->limit(self::BAGS)->get(['kitchen_id', 'id', 'title', 'begun_at']);
+        $number = (int) Bag::query()->max('number');
+        $keeps = ['class' => 'biscuit', 'days' => ['jar' => 10, 'fridge' => 21, 'freezer' => 120], 'atMost' => ['jar' => 10, 'fridge' => 21, 'freezer' => 120], 'thawedDays' => 21, 'isDry' => false];
+        for ($n = Bag::query()->count(); $n < self::BAGS; $n++) {
+            $isOpen = $n % intdiv(self::BAGS, self::OPEN_BAGS) === 0;
+            $batch = $batches[$n % ($isOpen ? 8 : $batches->count())];
+            assert($batch instanceof Batch);
+            Bag::query()->create([
+                'number' => ++$number, 'title' => $batch->title, 'content' => 'treats', 'batch_id' => $batch->id, 'made' => $batch->begun_at->format('Y-m-d'), 'keeps' => $keeps, 'because' => 'A biscuit.', 'for_dogs' => [],
+                'place_id' => $places[$isOpen ? 'fridge' : 'freezer'], 'pieces' => 6 + $n % 20, 'put_pieces' => 26, 'best_before' => now()->addDays(3 + $n % 90)->format('Y-m-d'), 'at_most' => now()->addDays(3 + $n % 90)->format('Y-m-d'),
+                'frozen' => ! $isOpen, 'thawed_days' => 21, 'state' => 'here',
+            ]);
+        }
     }
 
     /** Copies of a finished batch of the demo kitchen, each with a log of its own. */

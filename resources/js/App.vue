@@ -11,7 +11,7 @@ import {
     mdiWhiteBalanceSunny,
 } from '@mdi/js'
 import { useEventListener, useMediaQuery } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useKitchen } from './kitchen/useKitchen'
@@ -20,16 +20,17 @@ import { KEYS, lead, leading, led, pressed, type Key } from './ui/keys'
 import { vRoving } from './ui/roving'
 import { useReturn } from './ui/useReturn'
 import { LIGHT } from './ui/vuetify'
+import { later } from './ui/later'
 
 const kitchen = useKitchen()
 const theme = useTheme()
 const router = useRouter()
 const route = useRoute()
-const UnitsMenu = defineAsyncComponent(() => import('./kitchen/UnitsMenu.vue'))
-const WaitingList = defineAsyncComponent(() => import('./kitchen/WaitingList.vue'))
-const NoticeBar = defineAsyncComponent(() => import('./ui/NoticeBar.vue'))
-const RaidDialog = defineAsyncComponent(() => import('./raid/RaidDialog.vue'))
-const ShortcutList = defineAsyncComponent(() => import('./ui/ShortcutList.vue'))
+const UnitsMenu = later(() => import('./kitchen/UnitsMenu.vue'))
+const WaitingList = later(() => import('./kitchen/WaitingList.vue'))
+const NoticeBar = later(() => import('./ui/NoticeBar.vue'))
+const RaidDialog = later(() => import('./raid/RaidDialog.vue'))
+const ShortcutList = later(() => import('./ui/ShortcutList.vue'))
 const showsKeys = ref(false)
 const raided = ref(false)
 /** What was opened once stays: it comes in again at once. */

@@ -22,6 +22,12 @@ export const router = createRouter({
         { path: '/oven', name: 'oven', component: () => import('./making/OvenPlace.vue'), meta: { title: 'Oven', place: 'oven' } },
         { path: '/oven/:id', name: 'batch', component: () => import('./making/BatchPlace.vue'), meta: { title: 'At the oven', place: 'oven' } },
         { path: '/jars/:bag?', name: 'jars', component: () => import('./keeping/JarsPlace.vue'), meta: { title: 'Jars', place: 'jars' } },
+        {
+            path: '/labels/print',
+            name: 'bag-labels',
+            component: () => import('./keeping/BagLabels.vue'),
+            meta: { title: 'Labels for bags', place: 'jars' },
+        },
         { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs', place: 'dogs' } },
         { path: '/dogs/:id', name: 'dog', component: () => import('./dogs/DogPage.vue'), meta: { title: 'Dog', place: 'dogs' } },
         {
@@ -33,6 +39,7 @@ export const router = createRouter({
                 { path: 'labels', name: 'labels', component: () => import('./pantry/LabelsPart.vue'), meta: { title: 'Labels' } },
                 { path: 'foods', name: 'foods', component: () => import('./pantry/OwnPantry.vue'), meta: { title: 'Foods of your own' } },
                 { path: 'swaps', name: 'swaps', component: () => import('./pantry/OwnSwaps.vue'), meta: { title: 'Swaps of your own' } },
+                { path: 'at-hand', name: 'at-hand', component: () => import('./pantry/AtHand.vue'), meta: { title: 'At hand' } },
                 { path: 'prices', name: 'prices', component: () => import('./pantry/PriceList.vue'), meta: { title: 'Prices' } },
                 { path: 'rules', name: 'rules', component: () => import('./telling/RulesPlace.vue'), meta: { title: 'Rule book' } },
                 {

@@ -17,6 +17,7 @@ use App\Models\Place;
 use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
+use App\Models\StockItem;
 use App\Models\Weighing;
 use App\Support\CurrentKitchen;
 use App\Support\NoKitchenOpen;
@@ -59,6 +60,7 @@ function othersThings(TestCase $test): array
     $things['bag'] = Bag::query()->create(['number' => 1, 'title' => 'Strange bag', 'content' => 'treats', 'made' => '2026-06-20', 'keeps' => [], 'because' => '', 'for_dogs' => [], 'pieces' => 3, 'put_pieces' => 3, 'frozen' => false, 'thawed_days' => 1, 'state' => 'here', 'place_id' => $things['place']->id]);
     $gift = fake()->uuid();
     $things['gift'] = LedgerEntry::query()->create(['id' => $gift, 'gift' => $gift, 'dog_id' => $things['dog']->id, 'on' => '2026-06-20', 'at' => now(), 'by' => 'Somebody', 'kind' => 'text', 'words' => 'Strange scrap', 'unsure' => false, 'came_at' => now()]);
+    $things['stock'] = StockItem::query()->create(['ingredient' => 'oat-flour', 'state' => 'out']);
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 

@@ -9,7 +9,8 @@ final readonly class GiveAwayAnswer
 {
     /**
      * @param  list<GiveAwayRow>  $rows
+     * @param  int  $keepsDays  in the jar or the fridge, whichever is longer
      * @param  ?string  $stops  why no dog may have it; null when nothing stands against it
      */
-    public function __construct(public array $rows, public ?string $stops, public string $assumes) {}
+    public function __construct(public array $rows, public ?string $stops, public string $assumes, public int $keepsDays) {}
 }

@@ -7,9 +7,11 @@ namespace MildBowl\Core\Questions;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Dogs\Weight;
+use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Judging\Question;
+use MildBowl\Core\Keeping\Kept;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Telling\Story;
 
@@ -28,6 +30,7 @@ final readonly class GiveAwayQuestion
         $careful = new Policy($policy->energySchool, $policy->calorieConvention, 'avoid', $policy->units, $policy->pseudoGrains, $policy->budgetPercent);
         $cut = $this->question->cut();
         $batch = $judgement->bowl->batch($cut, $this->question->texture(), $this->question->measured);
+        $keeps = Kept::first(array_map(static fn (Lot $lot): Kept => Kept::of($lot, $judgement->bowl->parts, false), $judgement->lots->all))->life->longestUnfrozen();
         $rows = [];
         foreach (self::WEIGHTS as $kg) {
             $dog = new Dog('any', $kg, 48.0, neutered: true, bodyCondition: 5, activity: 'inactive', stage: Stage::Adult);
@@ -35,9 +38,10 @@ final readonly class GiveAwayQuestion
             $rows[] = new GiveAwayRow(
                 $kg, round($kg / Weight::KG_PER_LB), $ration->pieces, $ration->budget->kcal ?? 0.0,
                 Story::holds($ration->heldBy), $cut->largestMm() !== null && $cut->largestMm() > ($dog->safeBiteMm() ?? INF),
+                ($ration->pieces ?? 0.0) > 0.0 ? (int) min($keeps, floor($batch->count->best / (float) $ration->pieces + 1e-9)) : null,
             );
         }
 
-        return new GiveAwayAnswer($rows, $judgement->stopsEveryDog(), 'For a healthy, grown, quiet, neutered dog at an ideal weight. Not for puppies, for dogs with a condition or an allergy, or on medicine: ask the vet.');
+        return new GiveAwayAnswer($rows, $judgement->stopsEveryDog(), 'For a healthy, grown, quiet, neutered dog at an ideal weight. Not for puppies, for dogs with a condition or an allergy, or on medicine: ask the vet.', $keeps);
     }
 }

@@ -28,6 +28,7 @@ import type {
     GiveAwayAnswer,
     Kitchen,
     KitchenDay,
+    StockItem,
     ThawPlan,
     LabelAnswer,
     LabelShelf,
@@ -136,6 +137,7 @@ export interface PlaceFields {
     celsius?: number | null
     position?: number
 }
+export type StockFields = Pick<StockItem, 'ingredient' | 'state'>
 export interface ProductFields {
     name?: string
     number?: string | null

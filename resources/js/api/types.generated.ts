@@ -1523,6 +1523,7 @@ export interface ChangedKinds {
     accepted?: AcceptedFactor[]
     places?: Place[]
     bags?: Bag[]
+    stock?: StockItem[]
 }
 /**
  * a batch in short
@@ -1671,6 +1672,19 @@ export interface Bag {
     thawedDays: number
     state: 'here' | 'empty' | 'undone'
     endedAt: string | null
+}
+/**
+ * whether a food is at hand
+ */
+
+export interface StockItem {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    ingredient: string
+    state: 'at-hand' | 'low' | 'out'
 }
 
 export interface Gone {
@@ -2402,6 +2416,10 @@ export interface KitchenDay {
      * what occasions take from the days around this one
      */
     loans: Loan[]
+    /**
+     * dogs that should stand on the scale; told of all dogs only
+     */
+    weigh: WeighDue[]
 }
 
 export interface DayDog {
@@ -2628,6 +2646,12 @@ export interface Loan {
 export interface LoanDay {
     on: string
     kcal: number
+}
+
+export interface WeighDue {
+    dog: string
+    lastOn: string | null
+    dueOn: string | null
 }
 /**
  * something given at one moment: one of bag, batch, text or label
@@ -4259,6 +4283,10 @@ export interface GiveAwayAnswer {
     rows: GiveAwayRow[]
     stops: string | null
     assumes: string
+    /**
+     * in the jar or the fridge, whichever is longer
+     */
+    keepsDays: number
 }
 
 export interface GiveAwayRow {
@@ -4268,6 +4296,10 @@ export interface GiveAwayRow {
     kcal: number
     shows: string
     breakFirst: boolean
+    /**
+     * the whole batch, for one such dog, no longer than it keeps
+     */
+    daysItLasts: number | null
 }
 
 export interface ProfileRequest {

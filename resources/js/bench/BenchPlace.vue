@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiClose, mdiContentCopy } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { KitchenProblem } from '../api/client'
 import type { Clipping, Cut } from '../api/types.generated'
@@ -25,6 +25,7 @@ import { useShelving } from './useShelving'
 import SheetTitle from './SheetTitle.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
 import VerdictWords from './VerdictWords.vue'
+import { later } from '../ui/later'
 
 /** The bench: the recipe as a sheet of paper that answers back. */
 const kitchen = useKitchen()
@@ -34,15 +35,15 @@ const { sheet, id, trouble, hooks, paper, openSlip, blank, go, confirm, takeBack
 const { answer, refusal, silent, freshness, ask } = useQuestion()
 const { keeping, problem, clash, keepAsNew, keep, settle } = useShelving()
 
-const FeelStrip = defineAsyncComponent(() => import('./FeelStrip.vue'))
-const PartyPlan = defineAsyncComponent(() => import('../feeding/PartyPlan.vue'))
-const ClashPanel = defineAsyncComponent(() => import('../ui/ClashPanel.vue'))
-const CutChooser = defineAsyncComponent(() => import('./CutChooser.vue'))
-const ClipDialog = defineAsyncComponent(() => import('../clipping/ClipDialog.vue'))
-const CompositionPanel = defineAsyncComponent(() => import('./CompositionPanel.vue'))
-const RescuePanel = defineAsyncComponent(() => import('../swaps/RescuePanel.vue'))
-const BakeIt = defineAsyncComponent(() => import('../making/BakeIt.vue'))
-const BeginPart = defineAsyncComponent(() => import('./BeginPart.vue'))
+const FeelStrip = later(() => import('./FeelStrip.vue'))
+const PartyPlan = later(() => import('../feeding/PartyPlan.vue'))
+const ClashPanel = later(() => import('../ui/ClashPanel.vue'))
+const CutChooser = later(() => import('./CutChooser.vue'))
+const ClipDialog = later(() => import('../clipping/ClipDialog.vue'))
+const CompositionPanel = later(() => import('./CompositionPanel.vue'))
+const RescuePanel = later(() => import('../swaps/RescuePanel.vue'))
+const BakeIt = later(() => import('../making/BakeIt.vue'))
+const BeginPart = later(() => import('./BeginPart.vue'))
 const rescuing = ref(false)
 const showsMade = ref(false)
 const clips = ref(false)

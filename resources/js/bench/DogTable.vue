@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import type { Dog, FormulateAnswer } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 import FindingMark from '../ui/FindingMark.vue'
@@ -8,12 +8,13 @@ import { age } from '../ui/format'
 import { LEVELS, type Level } from '../ui/levels'
 import { vRoving } from '../ui/roving'
 import { useUnits } from '../ui/useUnits'
+import { later } from '../ui/later'
 
 /** The dogs of the kitchen; a tap seats one at the table or lets it go. */
 const props = defineProps<{ answer: FormulateAnswer | null }>()
 const kitchen = useKitchen()
 const units = useUnits()
-const SeatAnother = defineAsyncComponent(() => import('./SeatAnother.vue'))
+const SeatAnother = later(() => import('./SeatAnother.vue'))
 
 /** Of more dogs than this those at the table are shown, and the others are found by typing. */
 const MANY = 12

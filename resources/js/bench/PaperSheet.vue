@@ -1,17 +1,18 @@
 <script setup lang="ts">
-import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { blockOpened, amountsAs as shownAs, openField, proposed, rowsAt, shownField, type Opened, type PartHead } from './paper/fields'
 import { joined } from './paper/document'
 import type { RowReading } from './paper/reading'
 import { useSheet } from './useSheet'
+import { later } from '../ui/later'
 
 /** The sheet of paper: one document to write on. What stands in its margin and under its rows is put there by the answer. */
 const props = defineProps<{ amountsAs: 'grams' | 'cups' }>()
 const { paper, hooks, id } = useSheet()
-const FindBar = defineAsyncComponent(() => import('./FindBar.vue'))
+const FindBar = later(() => import('./FindBar.vue'))
 // the words first: what opens behind a row comes once they stand
-const LineBlock = defineAsyncComponent(() => import('./LineBlock.vue'))
-const PartHeadStrip = defineAsyncComponent(() => import('./PartHeadStrip.vue'))
+const LineBlock = later(() => import('./LineBlock.vue'))
+const PartHeadStrip = later(() => import('./PartHeadStrip.vue'))
 
 const ground = ref<HTMLElement | null>(null)
 const opened = shallowRef<Opened | null>(null)

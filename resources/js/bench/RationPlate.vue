@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { FormulateAnswer, Ration } from '../api/types.generated'
 import { api } from '../api/client'
 import { wordsOf } from '../kitchen/useKitchen'
@@ -14,11 +14,12 @@ import { plainly, useParts } from './useParts'
 import { useQuestion } from './useQuestion'
 import type { Confirmation, Saying } from './useSheet'
 import TogglePill from '../ui/TogglePill.vue'
+import { later } from '../ui/later'
 
 /** What one dog may have today, drawn as pieces, with what holds it there. */
 const props = defineProps<{ ration: Ration; verdict: FormulateAnswer['verdict']['dogs'][number] | undefined }>()
 const emit = defineEmits<{ confirm: [one: Saying]; takeBack: [one: Confirmation] }>()
-const FindingCard = defineAsyncComponent(() => import('./FindingCard.vue'))
+const FindingCard = later(() => import('./FindingCard.vue'))
 const open = ref(false)
 const units = useUnits()
 

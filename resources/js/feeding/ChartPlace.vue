@@ -212,6 +212,7 @@ function print(): void {
                     <tr>
                         <th scope="col">a dog of</th>
                         <th scope="col">pieces a day, at most</th>
+                        <th scope="col">lasts</th>
                         <th scope="col" />
                     </tr>
                 </thead>
@@ -219,11 +220,14 @@ function print(): void {
                     <tr v-for="row in away.rows" :key="row.kg">
                         <th scope="row">{{ isPounds() ? `${row.lb} lb (${row.kg} kg)` : `${row.kg} kg (${row.lb} lb)` }}</th>
                         <td>{{ pieces(row.piecesPerDay ?? 0) }}</td>
+                        <td>{{ row.daysItLasts === null ? '' : row.daysItLasts === 1 ? 'a day' : `${row.daysItLasts} days` }}</td>
                         <td>{{ row.breakFirst ? 'break it first' : '' }}</td>
                     </tr>
                 </tbody>
             </table>
-            <p class="hint">{{ away.assumes }}</p>
+            <p class="hint">
+                {{ away.assumes }} It keeps {{ away.keepsDays === 1 ? 'a day' : `${away.keepsDays} days` }} unfrozen: nothing is given after that.
+            </p>
         </section>
     </div>
 </template>

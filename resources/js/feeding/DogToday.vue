@@ -29,6 +29,7 @@ const warns = computed(() => {
     if (props.bag === null) return null
     if (props.bag.batch === null) return 'Nobody knows what is in it.'
     if (why.value !== null) return `Not for ${props.dog.name}.`
+    if (may.value === null || isOpen.value) return 'Not reckoned yet.'
     if (its.value?.over === true) return 'Over already.'
     const left = may.value?.pieces
 

@@ -10,10 +10,11 @@ import { daysBetween, due } from '../keeping/shelves'
 import { hourOf, leftOf } from '../making/clockwork'
 import { useAlarm } from '../making/useAlarm'
 import { pieces } from '../ui/format'
+import type { DayOnPage } from './useDay'
 import { tell } from '../ui/notices'
 
 /** What is due this morning: thaw, eat, throw away, bake next, ask the vet; what is in the oven. Nothing where there is nothing to do. */
-const props = defineProps<{ jars: Jars }>()
+const props = defineProps<{ jars: Jars; day: DayOnPage }>()
 const plan = shallowRef<ThawPlan | null>(null)
 const { runningOut } = useVetsWords()
 const verdicts = useVerdicts()
@@ -65,6 +66,9 @@ const freezes = computed(() =>
     }),
 )
 const making = computed(() => props.jars.kitchen.all.batches.items.filter((one) => one.state === 'making'))
+const weighs = computed(() =>
+    (props.day.day.value?.weigh ?? []).map((one) => ({ ...one, name: props.jars.kitchen.dogs.find((dog) => dog.id === one.dog)?.name ?? 'a dog' })),
+)
 const vets = computed(() => props.jars.kitchen.dogs.flatMap((dog) => runningOut(dog).map((says) => ({ dog, says }))))
 const fridge = computed(() => props.jars.places.value.find((one) => one.kind === 'fridge'))
 const freezer = computed(() => props.jars.places.value.find((one) => one.kind === 'freezer'))
@@ -92,7 +96,10 @@ const next = computed(() => {
 })
 const isShort = computed(() => plan.value?.shortOn != null && daysBetween(today.value, plan.value.shortOn) <= 10)
 const isCalm = computed(
-    () => [over, soon, thaws, freezes, making, vets].every((one) => one.value.length === 0) && props.jars.loose.value.length === 0 && !isShort.value,
+    () =>
+        [over, soon, thaws, freezes, making, vets, weighs].every((one) => one.value.length === 0) &&
+        props.jars.loose.value.length === 0 &&
+        !isShort.value,
 )
 
 async function move(bag: string, to: string | undefined, did: string): Promise<void> {
@@ -159,6 +166,13 @@ async function throwAway(bag: string): Promise<void> {
                     <b>In the making</b> <router-link :to="`/oven/${one.id}`">{{ one.title }}</router-link>, since
                     {{ hourOf(one.begunAt, jars.kitchen.kitchen?.timezone)
                     }}<template v-for="timer in one.timers" :key="timer.id">; {{ timer.name }} {{ leftOf(Date.parse(timer.endsAt) - now) }}</template>
+                </p>
+            </li>
+            <li v-for="one in weighs" :key="`weigh ${one.dog}`" class="due__one">
+                <p>
+                    <b>Weigh</b> <router-link :to="`/dogs/${one.dog}`">{{ one.name }}</router-link>{{
+                        one.lastOn === null ? ': never weighed here' : `: last ${-daysBetween(today, one.lastOn)} days ago`
+                    }}.
                 </p>
             </li>
             <li v-for="(one, n) in vets" :key="`vet ${n}`" class="due__one">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Bag } from '../api/types.generated'
 import BagDrawing from '../keeping/BagDrawing.vue'
 import { due, pressing } from '../keeping/shelves'
@@ -14,9 +14,10 @@ import { useSettles } from '../ui/useSettles'
 import DogToday from './DogToday.vue'
 import DueList from './DueList.vue'
 import { useDay } from './useDay'
+import { later } from '../ui/later'
 
 /** The first screen of the day: coffee, the dogs at the door. What is due, and who may still have what, in one tap. */
-const GiveOther = defineAsyncComponent(() => import('./GiveOther.vue'))
+const GiveOther = later(() => import('./GiveOther.vue'))
 const jars = useJars()
 const day = useDay()
 const kitchen = jars.kitchen
@@ -37,6 +38,10 @@ const bag = computed<Bag | null>(() => givable.value.find((one) => one.id === ch
 const asked = ref<string | null>(null)
 watch([() => bag.value?.id, amount], () => {
     asked.value = null
+})
+// what was asked while nothing was known is answered by what came
+watch(day.day, () => {
+    if (asked.value !== null && fits(asked.value)) asked.value = null
 })
 const settles = useSettles(() => asked.value)
 const written = computed(() =>
@@ -202,7 +207,7 @@ const backs = computed(() => (day.day.value?.dogs ?? []).filter((dog) => (dog.ho
                 </ul>
             </div>
             <aside class="today__beside">
-                <DueList :jars="jars" />
+                <DueList :jars="jars" :day="day" />
                 <section v-if="log.length > 0" class="ledger" aria-label="Given today">
                     <h2>Given today</h2>
                     <ol>

@@ -52,6 +52,7 @@ describe('a day', () => {
         ],
         given: [entry('old', 'b', '1')],
         loans: [],
+        weigh: [],
     }
 
     it('takes the dogs that were told of, by the batches and not by their numbers', () => {
@@ -69,6 +70,7 @@ describe('a day', () => {
             ],
             given: [entry('new', 'a', '2')],
             loans: [],
+            weigh: [],
         }
         const now = dayWith(day, told)
         expect(now.dogs[0]?.leftKcal).toBe(30)

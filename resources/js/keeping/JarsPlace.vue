@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import EmptyPlace from '../ui/EmptyPlace.vue'
 import { useReturn } from '../ui/useReturn'
@@ -9,16 +9,19 @@ import ShelfBoard from './ShelfBoard.vue'
 import ThawStrip from './ThawStrip.vue'
 import { pressing } from './shelves'
 import { useJars } from './useJars'
+import { later } from '../ui/later'
 
 /** What is where, for whom, until when: the shelves as one looks at them, and one bag in the hand. */
-const NewBag = defineAsyncComponent(() => import('./NewBag.vue'))
-const PowerCut = defineAsyncComponent(() => import('./PowerCut.vue'))
-const PlaceList = defineAsyncComponent(() => import('./PlaceList.vue'))
-const CalendarPaper = defineAsyncComponent(() => import('./CalendarPaper.vue'))
+const NewBag = later(() => import('./NewBag.vue'))
+const PowerCut = later(() => import('./PowerCut.vue'))
+const PlaceList = later(() => import('./PlaceList.vue'))
+const CalendarPaper = later(() => import('./CalendarPaper.vue'))
 const jars = useJars()
 const route = useRoute()
 const router = useRouter()
 const chosen = computed(() => (typeof route.params['bag'] === 'string' && route.params['bag'] !== '' ? route.params['bag'] : null))
+/** raw dough of a batch that is put by, as the oven asks */
+const ofDough = computed(() => jars.kitchen.all.batches.items.find((one) => one.id === route.query['dough']) ?? null)
 const bag = computed(() => jars.bags.value.find((one) => one.id === chosen.value) ?? null)
 const asks = ref<'bag' | 'cut' | 'places' | 'calendar' | null>(null)
 const dialog = (what: 'bag' | 'cut' | 'places' | 'calendar') =>
@@ -51,11 +54,21 @@ const said = computed(() =>
             <div class="jars__tools" role="group" aria-label="At the shelves">
                 <v-btn variant="tonal" @click="adds = true">Opened or found</v-btn>
                 <v-btn variant="outlined" @click="cuts = true">Power cut</v-btn>
+                <v-btn variant="outlined" to="/labels/print">Labels</v-btn>
                 <v-btn variant="outlined" @click="calendars = true">Calendar</v-btn>
                 <v-btn variant="outlined" @click="lists = true">Your places</v-btn>
             </div>
         </header>
         <p v-if="jars.refused.value !== null && bag === null" class="problem" role="alert">{{ jars.refused.value }}</p>
+        <ul v-if="ofDough !== null" class="loose-list" aria-label="Dough to put by">
+            <PutAway
+                :jars="jars"
+                :batch="ofDough"
+                :lot="null"
+                :left="Math.floor(ofDough.lots.reduce((sum, one) => sum + (one.computedCount ?? 0), 0) * 1.5)"
+                dough
+            />
+        </ul>
         <ul v-if="jars.loose.value.length > 0" class="loose-list" aria-label="To put away">
             <PutAway
                 v-for="one in jars.loose.value"

@@ -7,11 +7,11 @@ import NumberField from '../ui/NumberField.vue'
 import type { Jars } from './useJars'
 
 /** A batch that was baked and stands nowhere yet: one tap puts all of it away, two divide it into bags. */
-const props = defineProps<{ jars: Jars; batch: BatchSlip; lot: string | null; left: number }>()
-const divides = ref(false)
+const props = defineProps<{ jars: Jars; batch: BatchSlip; lot: string | null; left: number; dough?: boolean }>()
+/** raw dough is divided: nobody freezes more of it than is not baked */
+const divides = ref(props.dough)
 const many = ref<number | null>(null)
 const bags = ref<number | null>(1)
-const asDough = ref(false)
 
 async function put(place: Place, count: number, into = 1): Promise<void> {
     const each = Math.floor((count / into) * 4) / 4
@@ -24,7 +24,7 @@ async function put(place: Place, count: number, into = 1): Promise<void> {
         batch: props.batch.id,
         ...(props.lot === null ? {} : { lot: props.lot }),
         split,
-        ...(asDough.value ? { as: 'dough' } : {}),
+        ...(props.dough ? { as: 'dough' } : {}),
     })
     if (done === null) return
     many.value = null
@@ -38,9 +38,12 @@ async function put(place: Place, count: number, into = 1): Promise<void> {
     <li class="loose">
         <p class="loose__what">
             <router-link :to="`/oven/${batch.id}`">{{ batch.title }}</router-link><template v-if="lot !== null">, {{ lot }}</template
-            >: <strong>{{ pieces(left) }}</strong> stand about
+            >: <template v-if="dough">raw dough, for about so many pieces</template
+            ><template v-else
+                ><strong>{{ pieces(left) }}</strong> stand about</template
+            >
         </p>
-        <div class="loose__where" role="group" :aria-label="`Where ${batch.title} goes`">
+        <div v-if="!dough" class="loose__where" role="group" :aria-label="`Where ${batch.title} goes`">
             <v-btn
                 v-for="one in jars.places.value"
                 :key="one.id"

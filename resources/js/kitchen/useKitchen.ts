@@ -10,6 +10,7 @@ import {
     type PlaceFields,
     type ProductFields,
     type RecipeFields,
+    type StockFields,
     type ConfirmationFields,
 } from '../api/client'
 import { Outbox } from '../api/outbox'
@@ -34,6 +35,7 @@ import type {
     Product,
     Recipe,
     Slip,
+    StockItem,
     Vocabulary,
 } from '../api/types.generated'
 import { dogWith, kitchenWith, productWith, slipOf, slipWith } from './written'
@@ -92,6 +94,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             over: (fields) => ({ celsius: null, position: 999, ...fields }),
             called: (one) => one.name ?? 'a place',
         }),
+        stock: useCollection<StockItem, StockFields>(outbox, 'stock', { called: (one) => nameOf(one.ingredient ?? '') }),
         bags: useCollection<Bag>(outbox, 'bags', { called: (one) => `bag ${one.number ?? ''}` }),
         accepted: useCollection<AcceptedFactor>(outbox, 'accepted', { called: (one) => one.says ?? 'a lesson' }),
         words: useCollection<ConfirmationRecord, ConfirmationFields>(outbox, 'confirmations', {
@@ -184,6 +187,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         for (const kind of Object.values(all)) kind.asks()
         // what a first page may show is asked for at once, beside the rest
         void all.places.load().catch(() => undefined)
+        void all.stock.load().catch(() => undefined)
         void all.bags.load().catch(() => undefined)
         try {
             const [opened, chosen] = await Promise.all([api.kitchen(), choices.value ?? api.choices()])
@@ -210,7 +214,20 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         const newest = houseRules?.[0]
         if (newest !== undefined && newest.version > (known.value?.version ?? 0)) known.value = newest
         const gone = (kind: string): string[] => changes.gone.filter((one) => one.kind === kind).map((one) => one.id)
-        for (const kind of ['dogs', 'recipes', 'products', 'names', 'foods', 'swaps', 'prices', 'batches', 'accepted', 'places', 'bags'] as const)
+        for (const kind of [
+            'dogs',
+            'recipes',
+            'products',
+            'names',
+            'foods',
+            'swaps',
+            'prices',
+            'batches',
+            'accepted',
+            'places',
+            'bags',
+            'stock',
+        ] as const)
             (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
         all.words.took(
             (confirmations ?? []).filter(lasts),

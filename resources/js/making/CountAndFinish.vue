@@ -164,6 +164,7 @@ const left = (lot: string | null): number | null => {
                 />
             </div>
         </div>
+        <p><router-link class="link-button" :to="`/jars?dough=${page.batch.value?.id ?? ''}`">Put raw dough by</router-link></p>
         <ul v-if="bags.length > 0" class="finish__bags" aria-label="Put away">
             <li v-for="one in bags" :key="one.id">
                 {{ one.said?.pieces }} in the {{ one.said?.place }}<template v-if="one.said?.lot !== undefined">, {{ one.said.lot }}</template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, defineAsyncComponent, reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { RecipeFields } from '../api/client'
 import type { Slip } from '../api/types.generated'
@@ -18,6 +18,7 @@ import { Finder, isUnjudged } from './finding'
 import SlipCard, { type SlipAct } from './SlipCard.vue'
 import { useVerdicts } from './useVerdicts'
 import TogglePill from '../ui/TogglePill.vue'
+import { later } from '../ui/later'
 
 /** The kitchen's recipes, found as one types; a family of versions behind each. */
 const kitchen = useKitchen()
@@ -26,7 +27,7 @@ const route = useRoute()
 const router = useRouter()
 const { openSlip, blank, sheet } = useSheet()
 const verdicts = useVerdicts()
-const CompareVersions = defineAsyncComponent(() => import('./CompareVersions.vue'))
+const CompareVersions = later(() => import('./CompareVersions.vue'))
 
 const problem = ref<string | null>(null)
 const compared = ref<Slip[]>([])

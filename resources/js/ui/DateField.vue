@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { mdiCalendarMonthOutline } from '@mdi/js'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useKitchen } from '../kitchen/useKitchen'
 import { patternOf, readDate, writtenDate } from './dates'
+import { later } from './later'
 
 /** A day, typed or chosen, in the order in which this kitchen writes dates. */
 const props = withDefaults(
@@ -11,7 +12,7 @@ const props = withDefaults(
 )
 const emit = defineEmits<{ meant: [iso: string | null] }>()
 const kitchen = useKitchen()
-const VDatePicker = defineAsyncComponent(async () => (await import('vuetify/components/VDatePicker')).VDatePicker)
+const VDatePicker = later(async () => (await import('vuetify/components/VDatePicker')).VDatePicker)
 const order = computed(() => kitchen.kitchen?.datesAs ?? 'dmy')
 const text = ref<string | null>(writtenDate(props.value, order.value))
 const refused = ref<string | null>(null)
