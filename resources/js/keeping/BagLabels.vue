@@ -67,7 +67,7 @@ const print = (): void => {
                 </p>
                 <p v-else-if="bag.thawedOn !== null">thawed {{ date(bag.thawedOn) }}: never frozen again</p>
                 <p v-if="bag.dogs.length > 0">for {{ forWhom(bag) }}</p>
-                <p class="bag-label__small">For dogs. A treat, not a complete food.</p>
+                <p v-if="bag.content === 'treats'" class="bag-label__small">For dogs. A treat, not a complete food.</p>
             </li>
         </ul>
     </div>
