@@ -6,6 +6,7 @@ namespace MildBowl\Core\Baking;
 
 use MildBowl\Core\Baking\Processes\Process;
 use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Values\Range;
 
 /**
@@ -18,7 +19,7 @@ use MildBowl\Core\Values\Range;
 final readonly class HeatClass
 {
     /** Share of the mass that makes a dough one of seeds, one of egg, one with flesh in it. */
-    private const OF_SEEDS = 0.60;
+    public const OF_SEEDS = 0.60;
 
     private const OF_EGG = 0.50;
 
@@ -72,6 +73,12 @@ final readonly class HeatClass
         return in_array($process->id(), ['oven', 'frozen', 'set', 'none'], true) || ($process->id() === 'dried' && $texture->id === 'jerky');
     }
 
+    /** A seed or a nut as such: what is roasted, not what is ground or pressed of it. */
+    public static function isSeed(Ingredient $food): bool
+    {
+        return ($food->inGroup('seed') || $food->inGroup('tree-nut')) && ! $food->inAny(['flour', 'oil', 'nut-butter', 'new-fibre']);
+    }
+
     /** @return list<string> */
     private static function kinds(Cut $cut, Dough $dough, bool $isFilled): array
     {
@@ -81,7 +88,7 @@ final readonly class HeatClass
             $grams = $one->grams->best;
             $food = $one->ingredient;
             $mass += $grams;
-            $seeds += ($food->inGroup('seed') || $food->inGroup('tree-nut')) && ! $food->inAny(['flour', 'oil', 'nut-butter', 'new-fibre']) ? $grams : 0.0;
+            $seeds += self::isSeed($food) ? $grams : 0.0;
             $egg += $food->inGroup('egg') ? $grams : 0.0;
             $flesh += Binding::isFlesh($food) && $one->solidShare() < Binding::DRIED ? $grams : 0.0;
             $hasLeaven = $hasLeaven || $food->inGroup('baking-leavener') || $food->id === 'self-raising-flour';

@@ -101,12 +101,7 @@ final readonly class DayOfTreats
             $full = Ration::of($this->dog, $batch, $this->policy, false)->unrounded();
             $limits[] = new Limit(Limit::NEW, $full === null ? INF : max(0.0, Ramp::FIRST_DAYS - $this->newShare($full, $batch)) * $full);
         }
-        $pieces = $heldBy = null;
-        foreach ($limits as $limit) {
-            if ($pieces === null || $limit->piecesPerDay < $pieces * (1 - 1e-12)) {
-                [$pieces, $heldBy] = [$limit->piecesPerDay, $limit->code];
-            }
-        }
+        [$pieces, $heldBy] = Ration::lowest($limits);
 
         return [$pieces === null ? null : Ration::quarters($pieces), $heldBy];
     }

@@ -139,10 +139,12 @@ final readonly class Ration
     }
 
     /**
+     * The pieces that every limit allows, and the code of the one that holds.
+     *
      * @param  list<Limit>  $limits
      * @return array{?float, ?string}
      */
-    private static function lowest(array $limits): array
+    public static function lowest(array $limits): array
     {
         $pieces = $heldBy = null;
         foreach ($limits as $limit) {

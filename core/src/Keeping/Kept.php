@@ -6,6 +6,7 @@ namespace MildBowl\Core\Keeping;
 
 use MildBowl\Core\Baking\Binding;
 use MildBowl\Core\Baking\Dough;
+use MildBowl\Core\Baking\HeatClass;
 use MildBowl\Core\Baking\Parts\Parts;
 use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Feeding\Lot;
@@ -28,9 +29,6 @@ final readonly class Kept
 
     /** Share of water under which what holds meat is dry. */
     private const DRY_WITH_MEAT = 0.10;
-
-    /** Share of the dough from which it is one of seeds, as the oven has it. */
-    private const OF_SEEDS = 0.6;
 
     /** Share of a piece from which what is laid on it counts by itself. */
     private const LAID_MUCH = 0.05;
@@ -194,11 +192,10 @@ final readonly class Kept
     {
         $seeds = 0.0;
         foreach ($all as $one) {
-            $food = $one->ingredient;
-            $seeds += ($food->inGroup('seed') || $food->inGroup('tree-nut')) && ! $food->inAny(['flour', 'oil', 'nut-butter', 'new-fibre']) ? $one->grams->best : 0.0;
+            $seeds += HeatClass::isSeed($one->ingredient) ? $one->grams->best : 0.0;
         }
 
-        return $seeds > 0.0 && $seeds >= self::OF_SEEDS * self::grams($all);
+        return $seeds > 0.0 && $seeds >= HeatClass::OF_SEEDS * self::grams($all);
     }
 
     /** @param  list<Weighed>  $all */
