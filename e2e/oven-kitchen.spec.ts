@@ -259,6 +259,11 @@ test('of what is written from so much to so much, the less and the more are one 
     await expect(went.getByRole('button', { name: 'the less of it, 59 g' })).toBeVisible()
     await went.getByRole('button', { name: 'all of it, 120 g' }).click()
     await expect(went.getByRole('button', { name: /1\/4 to 1\/2 cup water all of it, 120 g/ })).toBeVisible()
-    const entries = (await (await page.request.get(`/api/batches/${id}/entries`)).json()) as { said: { entry: unknown } }[]
-    expect(entries[0]?.said.entry).toEqual({ row: 1, grams: 120 })
+    await expect
+        .poll(async () => {
+            const entries = (await (await page.request.get(`/api/batches/${id}/entries`)).json()) as { said: { entry: unknown } }[]
+
+            return entries[0]?.said.entry
+        })
+        .toEqual({ row: 1, grams: 120 })
 })

@@ -17,6 +17,8 @@ import { useDay } from './useDay'
 import { later } from '../ui/later'
 
 /** The first screen of the day: coffee, the dogs at the door. What is due, and who may still have what, in one tap. */
+/** so long a tap waits for its dog's day */
+const HELD_MS = 5000
 const GiveOther = later(() => import('./GiveOther.vue'))
 const jars = useJars()
 const day = useDay()
@@ -36,12 +38,18 @@ const givable = computed(() => open.value.filter((one) => pressing(one, jars.tod
 const chosen = ref<string | null>(null)
 const bag = computed<Bag | null>(() => givable.value.find((one) => one.id === chosen.value) ?? givable.value[0] ?? null)
 const asked = ref<string | null>(null)
+/** when a tap came while its dog's day was not reckoned */
+let held = 0
 watch([() => bag.value?.id, amount], () => {
     asked.value = null
+    held = 0
 })
-// what was asked while nothing was known is answered by what came
-watch(day.day, () => {
-    if (asked.value !== null && fits(asked.value)) asked.value = null
+// what was tapped while nothing was known is answered by what came: a tap of just now is carried out, an old one is for the hand to say again
+watch([day.day, day.unreckoned], () => {
+    const dog = kitchen.dogs.find((one) => one.id === asked.value)
+    if (dog === undefined || !fits(dog.id)) return
+    asked.value = null
+    if (performance.now() - held < HELD_MS) void giveOne(dog)
 })
 const settles = useSettles(() => asked.value)
 const written = computed(() =>
@@ -49,6 +57,10 @@ const written = computed(() =>
         new Date(`${jars.today.value}T12:00:00Z`),
     ),
 )
+
+function isReckoned(dog: string): boolean {
+    return bag.value !== null && day.mayOf(dog, bag.value.batch, bag.value.lot) !== null && !day.unreckoned.value.has(dog)
+}
 
 function fits(dog: string): boolean {
     if (bag.value === null) return false
@@ -72,11 +84,17 @@ async function give(dog: { id: string; name: string }): Promise<void> {
     }
     if (!fits(dog.id) && asked.value !== dog.id) {
         asked.value = dog.id
+        held = isReckoned(dog.id) ? 0 : performance.now()
         return
     }
     // the second tap of a hasty hand is no answer to what was asked
     if (settles.value && asked.value === dog.id) return
     asked.value = null
+    await giveOne(dog)
+}
+
+async function giveOne(dog: { id: string; name: string }): Promise<void> {
+    if (bag.value === null) return
     told(
         await day.give({ dogs: [{ dog: dog.id, pieces: amount.value }], bag: bag.value.id }, bag.value.title),
         dog.name,
