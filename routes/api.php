@@ -74,6 +74,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::get('batches/{batch}/entries', [BatchEntryController::class, 'index'])->name('batches.entries.index');
     Route::post('batches/{batch}/entries', [BatchEntryController::class, 'store'])->name('batches.entries.store');
     Route::get('batches/{batch}/figures', [BatchEntryController::class, 'figures'])->name('batches.figures');
+    Route::get('batches/{batch}/left-over', [BatchEntryController::class, 'leftOver'])->name('batches.left-over');
     Route::apiResource('stock', StockController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('places', PlaceController::class)->except('show');
     Route::apiResource('bags', BagController::class)->only(['index', 'show']);

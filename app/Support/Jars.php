@@ -61,6 +61,7 @@ final readonly class Jars
             JarActKind::Put => $this->put($act),
             JarActKind::Found => $this->found($act),
             JarActKind::Open => $this->open($act),
+            JarActKind::Gone => $this->gone($act),
             JarActKind::Move => $this->onBag($act, fn (Bag $bag): Event => $this->moved($act, $this->place($act->said['place'], '/said/place'))),
             JarActKind::Split => $this->split($act),
             JarActKind::Merge => $this->merge($act),
@@ -148,7 +149,7 @@ final readonly class Jars
     {
         /** @var list<array{bag: string, pieces: float, place: string, grams?: float, dogs?: list<string>}> $split */
         $split = $act->said['split'];
-        $batch = Batch::query()->find((string) $act->said['batch']) ?? throw RequestRefused::outOfRange('/said/batch', 'No batch of this kitchen has this id.');
+        $batch = $this->batch($act);
         $isDough = ($act->said['as'] ?? 'baked') === 'dough';
         foreach ($split as $n => $one) {
             $place = $this->place($one['place'], "/said/split/$n/place");
@@ -209,13 +210,21 @@ final readonly class Jars
     private function open(Act $act): array
     {
         $place = $this->place($act->said['place'], '/said/place');
-        $batch = isset($act->said['batch']) ? (Batch::query()->find((string) $act->said['batch']) ?? throw RequestRefused::outOfRange('/said/batch', 'No batch of this kitchen has this id.')) : null;
+        $batch = isset($act->said['batch']) ? $this->batch($act) : null;
         $bag = $this->shelf->begin((string) $act->said['bag'], [
-            'title' => (string) $act->said['title'], 'content' => 'food', 'batch_id' => $batch?->id, 'made' => $this->day($act)->iso, 'because' => OpenedFood::of((string) $act->said['food'])->meaning, 'for_dogs' => [],
+            'title' => (string) $act->said['title'], 'content' => 'food', 'batch_id' => $batch?->id, 'made' => (string) ($act->said['made'] ?? $this->day($act)->iso), 'because' => OpenedFood::of((string) $act->said['food'])->meaning, 'for_dogs' => [],
             'ingredient' => $act->said['ingredient'] ?? null, 'grams' => isset($act->said['grams']) ? $this->number($act->said['grams']) : null, 'put_pieces' => 1.0,
         ], Keeps::ofFood((string) $act->said['food']));
 
         return $this->shelf->settle([$this->happened($act, $bag, new Event(Kind::Put, $this->day($act), 1.0, PlaceKind::from($place->kind), $place->celsius), $place)]);
+    }
+
+    /** @return list<Bag> none: it is only written down */
+    private function gone(Act $act): array
+    {
+        $this->batch($act);
+
+        return [];
     }
 
     private function moved(Act $act, Place $place): Event
@@ -378,6 +387,11 @@ final readonly class Jars
     private function number(mixed $value): float
     {
         return is_int($value) || is_float($value) ? (float) $value : 0.0;
+    }
+
+    private function batch(Act $act): Batch
+    {
+        return Batch::query()->find((string) $act->said['batch']) ?? throw RequestRefused::outOfRange('/said/batch', 'No batch of this kitchen has this id.');
     }
 
     private function bag(mixed $id, string $path): Bag

@@ -8,6 +8,7 @@ use App\Http\Resources\BatchSlipResource;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Support\Batches;
+use App\Support\LeftOvers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -32,6 +33,12 @@ final class BatchEntryController
     public function figures(Request $request, Batch $batch, Batches $batches): JsonResponse
     {
         return new JsonResponse($batches->figures($batch, $request->boolean('explain')));
+    }
+
+    /** What it leaves over, and what was said of it. */
+    public function leftOver(Batch $batch, LeftOvers $leftOvers): JsonResponse
+    {
+        return new JsonResponse($leftOvers->of($batch));
     }
 
     /** @return list<array<string, mixed>> */

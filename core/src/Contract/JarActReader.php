@@ -24,7 +24,8 @@ final class JarActReader
     private const MOST_GRAMS = 100000.0;
 
     private const KEYS = [
-        'put' => ['batch', 'lot?', 'as?', 'made?', 'split'], 'found' => ['bag', 'title', 'class?', 'made', 'pieces', 'place', 'dogs?', 'note?'], 'open' => ['bag', 'title', 'food', 'ingredient?', 'grams?', 'place', 'batch?'],
+        'put' => ['batch', 'lot?', 'as?', 'made?', 'split'], 'found' => ['bag', 'title', 'class?', 'made', 'pieces', 'place', 'dogs?', 'note?'], 'open' => ['bag', 'title', 'food', 'ingredient?', 'grams?', 'made?', 'place', 'batch?'],
+        'gone' => ['batch', 'ingredient'],
         'move' => ['bag', 'place'], 'split' => ['bag', 'to'], 'merge' => ['bag', 'into'], 'take' => ['bag', 'pieces?', 'why', 'because?'], 'count' => ['bag', 'pieces'], 'date' => ['bag', 'bestBefore'],
         'for' => ['bag', 'dogs', 'note?'], 'cut' => ['hours', 'full?', 'feels?', 'places?'], 'undo' => [],
     ];

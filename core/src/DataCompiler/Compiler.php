@@ -83,7 +83,7 @@ final readonly class Compiler
             'toxicDoses' => $this->rows('toxic-doses'),
             'swaps' => $screens->swaps(),
             'rescueWeights' => array_column($this->rows('rescue-weights'), 'weight', 'key'),
-            'days' => ['keeping' => $this->by('keeping', 'class'), 'opened' => $this->by('opened', 'kind'), 'powerCuts' => $this->by('power-cuts', 'place'), 'weekly' => $this->rows('weekly')],
+            'days' => ['keeping' => $this->by('keeping', 'class'), 'opened' => $this->by('opened', 'kind'), 'powerCuts' => $this->by('power-cuts', 'place'), 'weekly' => $this->rows('weekly'), 'leftOver' => $this->rows('left-over'), 'scraps' => $this->rows('scraps')],
             'claims' => $this->rows('claims'),
             'sources' => array_column($this->rows('sources'), 'name', 'source'),
             'benign' => $words->benign(),

@@ -72,6 +72,9 @@ final class Vocabulary
         'meat-lost', 'fewer-pieces',
     ];
 
+    /** What stands opened, cut or cooked in a kitchen. */
+    public const OPENED = ['tin', 'squash', 'leftover', 'egg', 'raw-meat'];
+
     public const KEEPING = ['hard-biscuit', 'biscuit', 'chewy', 'dry-with-meat', 'plant-chews', 'roasted-seeds', 'dough', 'dough-with-meat', 'soft', 'moist', 'jerky', 'no-bake', 'frozen'];
 
     public const HEAT_CLASSES = [
@@ -171,6 +174,8 @@ final class Vocabulary
             'energy' => self::ENERGY,
             'rescue-weight' => self::RESCUE_WEIGHTS,
             'keeping' => self::KEEPING,
+            'opened' => self::OPENED,
+            'reach' => ['bin', 'bowl'],
             'heat-class' => self::HEAT_CLASSES,
             'heat-does' => self::HEAT_DOES,
             'heat-of' => self::HEAT_OF,

@@ -13,6 +13,8 @@ enum JarActKind: string
     case Found = 'found';
     /** a tin is opened, a squash cut, something left over */
     case Open = 'open';
+    /** nothing of a food, or of the dough, of a batch is left over */
+    case Gone = 'gone';
     /** to another place: freezing and thawing are moves */
     case Move = 'move';
     case Split = 'split';

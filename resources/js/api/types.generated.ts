@@ -1145,6 +1145,7 @@ export interface OpenKitchen {
     kitchenDay?: KitchenDay
     gift?: Gift
     thawPlan?: ThawPlan
+    leftOver?: LeftOver
 }
 
 export interface Kitchen {
@@ -2366,7 +2367,20 @@ export interface JarAct {
     id: string
     at: string
     by: string
-    do: 'put' | 'found' | 'open' | 'move' | 'split' | 'merge' | 'take' | 'count' | 'date' | 'for' | 'cut' | 'undo'
+    do:
+        | 'put'
+        | 'found'
+        | 'open'
+        | 'gone'
+        | 'move'
+        | 'split'
+        | 'merge'
+        | 'take'
+        | 'count'
+        | 'date'
+        | 'for'
+        | 'cut'
+        | 'undo'
     said?: {}
     /**
      * the act that is taken back
@@ -2752,6 +2766,52 @@ export interface ThawWaste {
      * its last good day
      */
     on: string
+}
+/**
+ * what a batch leaves over
+ */
+
+export interface LeftOver {
+    kept: {
+        ingredient: string
+        name: string
+        /**
+         * the food of the recipe
+         */
+        of: string
+        /**
+         * a kind of opened.csv
+         */
+        food: string
+        /**
+         * in the fridge
+         */
+        days: number
+        /**
+         * what was said of it; null: nothing yet
+         */
+        answered: 'kept' | 'gone' | null
+    }[]
+    /**
+     * what filled no whole piece
+     */
+    dough: null | {
+        grams: number
+        pieces: number
+        /**
+         * what was said of it; null: nothing yet
+         */
+        answered: 'kept' | 'gone' | null
+    }
+    scraps: {
+        scrap: string
+        of: string[]
+        /**
+         * else it goes into the bowl
+         */
+        outOfReach: boolean
+        says: string
+    }[]
 }
 
 export interface Choices {

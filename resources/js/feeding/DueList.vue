@@ -1,21 +1,22 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
-import { api } from '../api/client'
-import type { ThawPlan } from '../api/types.generated'
+import { computed, watch } from 'vue'
 import { useVetsWords } from '../dogs/useVetsWords'
 import { isUnjudged } from '../shelf/finding'
 import { useVerdicts } from '../shelf/useVerdicts'
 import type { Jars } from '../keeping/useJars'
 import { daysBetween, due } from '../keeping/shelves'
+import { useLeftOvers } from '../keeping/useLeftOvers'
+import { useThawPlan } from '../keeping/useThawPlan'
 import { hourOf, leftOf } from '../making/clockwork'
 import { useAlarm } from '../making/useAlarm'
 import { pieces } from '../ui/format'
 import type { DayOnPage } from './useDay'
 import { tell } from '../ui/notices'
+import { bakeNext, lacking } from './bakeNext'
 
 /** What is due this morning: thaw, eat, throw away, bake next, ask the vet; what is in the oven. Nothing where there is nothing to do. */
 const props = defineProps<{ jars: Jars; day: DayOnPage }>()
-const plan = shallowRef<ThawPlan | null>(null)
+const plan = useThawPlan(props.jars, 21)
 const { runningOut } = useVetsWords()
 const verdicts = useVerdicts()
 // a handful is enough to bake one of
@@ -31,17 +32,6 @@ watch(
     { immediate: true },
 )
 const { now } = useAlarm(computed(() => []))
-watch(
-    [() => props.jars.kitchen.number, props.jars.today],
-    async () => {
-        try {
-            plan.value = await api.thawPlan()
-        } catch {
-            // what stands there is of before; it is asked again with the next news
-        }
-    },
-    { immediate: true },
-)
 const today = props.jars.today
 const bagOf = (id: string) => props.jars.here.value.find((one) => one.id === id)
 const named = (id: string): string => {
@@ -82,22 +72,34 @@ const when = (iso: string): string =>
             ? `on ${weekday(iso)}`
             : `in ${daysBetween(today.value, iso)} days`
 const open = computed(() => props.jars.here.value.filter((one) => one.content === 'food'))
-/** What to bake next, and why: what uses what is open comes first, then what the most dogs may have. */
+const nexts = computed(() =>
+    bakeNext(props.jars.kitchen.recipes, {
+        dogs: props.jars.kitchen.dogs,
+        bags: props.jars.here.value,
+        batches: props.jars.kitchen.all.batches.items,
+        day: props.day.day.value,
+        today: today.value,
+    }),
+)
+/** Dogs with nothing in the jars, for whom something could be baked. */
+const without = computed(() =>
+    lacking(props.day.day.value, props.jars.kitchen.dogs).filter((dog) => nexts.value.some((one) => one.lack.includes(dog))),
+)
+/** The first, and one for those that have nothing where the first is none for them. */
 const next = computed(() => {
-    const foods = open.value.map((one) => one.ingredient).filter((one) => one !== null)
-    const names = foods.map((one) => props.jars.kitchen.nameOf(one))
-    const uses = (slip: { foods: string[] }): string[] => foods.filter((id, n) => slip.foods.includes(id) || slip.foods.includes(names[n] ?? ''))
+    const [first, ...others] = nexts.value
+    if (first === undefined) return []
+    const second = (first.lack.length === 0 ? others.find((one) => one.lack.length > 0) : undefined) ?? others[0]
 
-    return props.jars.kitchen.recipes
-        .filter((one) => one.judged !== null && one.judged.clearedFor.length > 0)
-        .map((one) => ({ one, uses: uses(one), dogs: one.judged?.clearedFor.length ?? 0 }))
-        .toSorted((a, b) => b.uses.length - a.uses.length || b.dogs - a.dogs || a.one.title.localeCompare(b.one.title))
-        .slice(0, 2)
+    return second === undefined ? [first] : [first, second]
 })
+const leftOvers = useLeftOvers(props.jars)
+const all = computed(() => props.jars.kitchen.dogs.length)
+const namesOf = (dogs: { name: string }[]): string => (dogs.length === all.value ? 'every dog' : dogs.map((one) => one.name).join(', '))
 const isShort = computed(() => plan.value?.shortOn != null && daysBetween(today.value, plan.value.shortOn) <= 10)
 const isCalm = computed(
     () =>
-        [over, soon, thaws, freezes, making, vets, weighs].every((one) => one.value.length === 0) &&
+        [over, soon, thaws, freezes, making, vets, weighs, leftOvers, without].every((one) => one.value.length === 0) &&
         props.jars.loose.value.length === 0 &&
         !isShort.value,
 )
@@ -161,6 +163,11 @@ async function throwAway(bag: string): Promise<void> {
                     >.
                 </p>
             </li>
+            <li v-for="one in leftOvers" :key="`left ${one.id}`" class="due__one">
+                <p>
+                    <b>Left over</b> of <router-link :to="`/oven/${one.id}`">{{ one.title }}</router-link>: {{ one.names.join(', ') }}?
+                </p>
+            </li>
             <li v-for="one in making" :key="`oven ${one.id}`" class="due__one">
                 <p>
                     <b>In the making</b> <router-link :to="`/oven/${one.id}`">{{ one.title }}</router-link>, since
@@ -180,19 +187,23 @@ async function throwAway(bag: string): Promise<void> {
                     <b>Ask the vet</b> about <router-link :to="`/dogs/${one.dog.id}`">{{ one.dog.name }}</router-link>: {{ one.says }}.
                 </p>
             </li>
-            <li v-if="isShort || open.length > 0" class="due__one due__one--bake">
+            <li v-if="isShort || open.length > 0 || without.length > 0" class="due__one due__one--bake">
                 <p>
                     <b>Bake next</b>
                     <template v-if="isShort">Nothing is left to give {{ when(plan?.shortOn ?? '') }}.</template>
+                    <template v-if="without.length > 0"> Nothing in the jars is for {{ without.map((one) => one.name).join(', ') }}.</template>
                     <template v-if="open.length > 0">
                         Open: {{ open.map((one) => `${one.title} (${due(one.bestBefore, today)})`).join(', ') }}.</template
                     >
                 </p>
                 <ul v-if="next.length > 0" class="due__next">
-                    <li v-for="one in next" :key="one.one.id">
-                        <router-link :to="`/card/${one.one.id}`">{{ one.one.title }}</router-link>:
-                        <template v-if="one.uses.length > 0">uses what is open; </template>{{ one.dogs }} of {{ jars.kitchen.dogs.length }} dogs may
-                        have it
+                    <li v-for="one in next" :key="one.slip.id">
+                        <router-link :to="`/card/${one.slip.id}`">{{ one.slip.title }}</router-link>:
+                        <template v-if="one.uses.length > 0">uses up {{ one.uses.map((bag) => bag.title).join(', ') }}; </template>for
+                        {{ namesOf(one.dogs)
+                        }}<template v-if="one.refuse.length > 0"
+                            >; {{ one.refuse.map((of) => `${of.dog.name} does not care for ${of.food}`).join(', ') }}</template
+                        ><template v-if="one.there > 0">; {{ pieces(one.there) }} are left</template>
                     </li>
                 </ul>
             </li>

@@ -2,6 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api } from '../api/client'
 import type { Bag, BagWithActs, JarAct } from '../api/types.generated'
+import { bakeNext } from '../feeding/bakeNext'
 import { wordsOf } from '../kitchen/useKitchen'
 import { writtenDate } from '../ui/dates'
 import { dayIn, grams, pieces } from '../ui/format'
@@ -21,6 +22,7 @@ const DID: Record<JarAct['do'], string> = {
     put: 'put away',
     found: 'found',
     open: 'opened',
+    gone: 'nothing left',
     move: 'moved',
     split: 'split',
     merge: 'poured together',
@@ -56,6 +58,20 @@ const alike = computed(() =>
             one.frozen === props.bag.frozen &&
             one.content === props.bag.content,
     ),
+)
+/** Recipes that take what was opened, for whom they are cleared. */
+const bakes = computed(() =>
+    props.bag.content !== 'food' || isOver.value
+        ? []
+        : bakeNext(props.jars.kitchen.recipes, {
+              dogs: props.jars.kitchen.dogs,
+              bags: [props.bag],
+              batches: props.jars.kitchen.all.batches.items,
+              day: null,
+              today: props.jars.today.value,
+          })
+              .filter((one) => one.uses.length > 0)
+              .slice(0, 4),
 )
 const undone = computed(() => new Set((history.value?.acts ?? []).map((one) => one.corrects).filter((one) => one != null)))
 
@@ -172,6 +188,12 @@ const toggle = (what: 'move' | 'split' | 'pour' | 'throw'): void => {
                 bag.content === 'dough' ? 'It is baked' : 'It is used up'
             }}</v-btn>
         </div>
+        <ul v-if="bakes.length > 0" class="hand__bakes" aria-label="Bake from it">
+            <li v-for="one in bakes" :key="one.slip.id">
+                <router-link :to="`/card/${one.slip.id}`">{{ one.slip.title }}</router-link> takes it, for
+                {{ one.dogs.map((dog) => dog.name).join(', ') }}
+            </li>
+        </ul>
         <div class="hand__acts" role="group" aria-label="What to do with it">
             <v-btn variant="outlined" :aria-expanded="opened === 'move'" @click="toggle('move')">{{
                 bag.frozen ? 'Thaw or move' : bag.thawedOn !== null || isOver ? 'Move' : 'Move or freeze'

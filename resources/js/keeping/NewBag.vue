@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
+import { plainly } from '../shelf/finding'
 import DateField from '../ui/DateField.vue'
 import NumberField from '../ui/NumberField.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
@@ -12,6 +13,8 @@ const KINDS = [
     { value: 'tin', title: 'opened tin' },
     { value: 'squash', title: 'cut squash' },
     { value: 'leftover', title: 'cooked, left over' },
+    { value: 'egg', title: 'white, yolk or egg' },
+    { value: 'raw-meat', title: 'raw meat or fish' },
     { value: 'bag', title: 'a bag without a label' },
 ] as const
 const CLASSES = [
@@ -35,6 +38,7 @@ const form = reactive({
     note: '',
 })
 const problem = ref<string | null>(null)
+const foods = computed(() => props.jars.kitchen.foodsByName.map((one) => one.name))
 const cold = computed(() => props.jars.places.value.find((one) => one.kind === 'fridge')?.id ?? '')
 const froze = computed(() => props.jars.places.value.find((one) => one.kind === 'freezer')?.id ?? '')
 watch(open, (is) => {
@@ -48,6 +52,16 @@ watch(
         form.place = kind === 'bag' ? froze.value : cold.value
     },
 )
+
+/** By its ingredient it is known what to bake from it; what is called otherwise is kept all the same. */
+function ingredientOf(title: string): { ingredient?: string } {
+    const words = plainly(title).split(/\s+/)
+    const named = props.jars.kitchen.foodsByName.map((one) => ({ id: one.id, words: plainly(one.name).split(/[^\p{L}]+/u) }))
+    const fit = named.filter((one) => words.every((word) => one.words.includes(word)))
+    const food = fit.find((one) => one.words.length === words.length) ?? (fit.length === 1 ? fit[0] : undefined)
+
+    return food === undefined ? {} : { ingredient: food.id }
+}
 
 async function add(): Promise<void> {
     problem.value = null
@@ -71,7 +85,14 @@ async function add(): Promise<void> {
                   ...(form.kept === '' ? {} : { class: form.kept }),
                   ...(form.note.trim() === '' ? {} : { note: form.note }),
               }
-            : { bag, title: form.title, food: form.kind, place: form.place, ...(form.grams === null ? {} : { grams: form.grams }) }
+            : {
+                  bag,
+                  title: form.title,
+                  food: form.kind,
+                  place: form.place,
+                  ...(form.grams === null ? {} : { grams: form.grams }),
+                  ...ingredientOf(form.title),
+              }
     if ((await props.jars.act(form.kind === 'bag' ? 'found' : 'open', said)) === null) {
         problem.value = props.jars.refused.value
         return
@@ -85,12 +106,17 @@ async function add(): Promise<void> {
         <form class="paper" @submit.prevent="add">
             <h2 id="new-bag-title">Something else for the shelves</h2>
             <SwitchRow v-model="form.kind" label="What it is" :items="KINDS" />
-            <v-text-field
-                v-model="form.title"
-                :label="form.kind === 'bag' ? 'What it looks like' : 'What it is'"
+            <v-text-field v-if="form.kind === 'bag'" v-model="form.title" label="What it looks like" :maxlength="200" autocomplete="off" autofocus />
+            <v-combobox
+                v-else
+                :model-value="form.title"
+                label="What it is"
+                :items="foods"
                 :maxlength="200"
                 autocomplete="off"
                 autofocus
+                @update:model-value="(value: string | null) => (form.title = value ?? '')"
+                @update:search="(value: string) => (form.title = value)"
             />
             <template v-if="form.kind === 'bag'">
                 <NumberField

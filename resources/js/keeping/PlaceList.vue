@@ -2,9 +2,9 @@
 import { ref } from 'vue'
 import type { Place } from '../api/types.generated'
 import { takeAway } from '../kitchen/takeAway'
-import { wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
+import { useDoing } from '../ui/useDoing'
 import type { Jars } from './useJars'
 
 /** The kitchen's own places: named, added, taken away when nothing stands there. */
@@ -17,20 +17,8 @@ const KINDS: { value: Place['kind']; title: string }[] = [
 ]
 const name = ref('')
 const kind = ref<Place['kind']>('jar')
-const problem = ref<string | null>(null)
+const { problem, doing } = useDoing()
 
-async function doing(work: () => Promise<unknown>): Promise<boolean> {
-    problem.value = null
-    try {
-        await work()
-
-        return true
-    } catch (error) {
-        problem.value = wordsOf(error)
-
-        return false
-    }
-}
 async function add(): Promise<void> {
     if (name.value.trim() === '') {
         problem.value = 'A place has a name: "the tin on the dresser".'

@@ -1,26 +1,14 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
-import { api } from '../api/client'
-import type { ThawPlan } from '../api/types.generated'
+import { computed } from 'vue'
 import { pieces } from '../ui/format'
 import { daysBetween } from './shelves'
 import type { Jars } from './useJars'
+import { useThawPlan } from './useThawPlan'
 
 /** The plan of thawing as a strip of days: what is taken out when, how long it lasts, what would go off, and how to lose less. */
 const props = defineProps<{ jars: Jars }>()
 const DAYS = 21
-const plan = shallowRef<ThawPlan | null>(null)
-watch(
-    [() => props.jars.kitchen.number, props.jars.today],
-    async () => {
-        try {
-            plan.value = await api.thawPlan(DAYS)
-        } catch {
-            // it is asked again with the next news
-        }
-    },
-    { immediate: true },
-)
+const plan = useThawPlan(props.jars, DAYS)
 const bagOf = (id: string) => props.jars.here.value.find((one) => one.id === id)
 const aDay = computed(() => (plan.value?.eaters ?? []).reduce((sum, one) => sum + one.piecesPerDay, 0))
 const dayAt = (n: number): Date => new Date(Date.parse(`${plan.value?.from ?? props.jars.today.value}T12:00:00Z`) + n * 86_400_000)

@@ -18,6 +18,7 @@ import { hourOf } from './clockwork'
 import { heatOf, isWithin, nowOf, runsByItself } from './log'
 import LogList from './LogList.vue'
 import { lotsOf, type LotSign } from './lots'
+import LeftOver from '../keeping/LeftOver.vue'
 import StepStage from './StepStage.vue'
 import TimerCard from './TimerCard.vue'
 import { useAlarm, useAwake, useVoice } from './useAlarm'
@@ -271,6 +272,7 @@ async function makeAgain(): Promise<void> {
                             <v-btn variant="tonal" :height="64" @click="teach">Write {{ batch.corrected.minutes }} minutes into the recipe</v-btn>
                         </p>
                     </section>
+                    <LeftOver v-if="batch.state === 'finished'" :batch="batch" />
                     <ol class="oven__steps" aria-label="All steps">
                         <li
                             v-for="(step, n) in steps"

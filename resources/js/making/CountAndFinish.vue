@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
 import { addressOf, keepPhotograph } from '../kitchen/photographs'
+import LeftOver from '../keeping/LeftOver.vue'
 import { grams } from '../ui/format'
 import NumberField from '../ui/NumberField.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
@@ -13,7 +14,6 @@ import WeighIn from './WeighIn.vue'
 
 /** What came out: counted, weighed, wasted, put away; what the oven did, and what to do differently. */
 const props = defineProps<{ page: BatchOnPage; lots: LotSign[] }>()
-const kitchen = useKitchen()
 const outbox = useOutbox()
 
 const WHY = ['burnt', 'broken', 'edges', 'stuck', 'dropped', 'other'] as const
@@ -197,6 +197,7 @@ const left = (lot: string | null): number | null => {
             <v-text-field v-model="note" label="What to do differently, or how it went" :maxlength="500" autocomplete="off" />
             <v-btn type="submit" variant="tonal" :height="56" :disabled="note.trim() === ''">Write it down</v-btn>
         </form>
+        <LeftOver v-if="page.batch.value !== null && !page.state.value.isClosed" :batch="page.batch.value" />
         <p class="finish__photo">
             <img v-if="photo !== null" :src="addressOf(outbox, photo)" :alt="`What came out of ${page.batch.value?.title ?? 'the oven'}`" />
             <input
@@ -216,8 +217,8 @@ const left = (lot: string | null): number | null => {
                 >The batch is finished</v-btn
             >
             <span v-else class="finish__closed" role="status"
-                >This batch is finished. Notes, waste and bags can still be added. Best before comes with the jars;
-                {{ kitchen.kitchen?.name ?? 'the kitchen' }} keeps it all.</span
+                >This batch is finished. Notes, waste and bags can still be added. <router-link to="/jars">The jars</router-link> say until when it
+                keeps.</span
             >
         </p>
     </section>

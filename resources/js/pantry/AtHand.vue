@@ -3,14 +3,15 @@ import { computed, ref } from 'vue'
 import type { Batch, StockItem } from '../api/types.generated'
 import { api } from '../api/client'
 import { takeAway } from '../kitchen/takeAway'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
 import SwitchRow from '../ui/SwitchRow.vue'
+import { useDoing } from '../ui/useDoing'
 
 /** What stands in the pantry, lightly: at hand, low, out. A rescue reaches for what is at hand first. */
 const kitchen = useKitchen()
 const outbox = useOutbox()
-const problem = ref<string | null>(null)
+const { problem, doing } = useDoing()
 const food = ref<string | null>('')
 const STATES: { value: StockItem['state']; title: string }[] = [
     { value: 'at-hand', title: 'at hand' },
@@ -29,18 +30,6 @@ const newest = computed(() => kitchen.all.batches.items.find((one) => one.state 
 const used = ref<string[] | null>(null)
 const toBuy = computed(() => items.value.filter((one) => one.state !== 'at-hand').map((one) => kitchen.nameOf(one.ingredient)))
 
-async function doing(work: () => Promise<unknown>): Promise<boolean> {
-    problem.value = null
-    try {
-        await work()
-
-        return true
-    } catch (error) {
-        problem.value = wordsOf(error)
-
-        return false
-    }
-}
 const say = (ingredient: string, state: StockItem['state']): Promise<boolean> => doing(() => kitchen.all.stock.keep(null, { ingredient, state }))
 
 async function add(): Promise<void> {

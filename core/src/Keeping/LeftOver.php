@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Keeping;
+
+use MildBowl\Core\Data\Compiled;
+use MildBowl\Core\Pantry\Catalogue;
+use MildBowl\Core\Pantry\Ingredient;
+
+/**
+ * What is left over of the foods a batch was made of: the rest of a tin or a pack, which keeps for some days, and the scraps, which go
+ * into a bin that no dog opens or into the bowl. Rows of left-over.csv and scraps.csv.
+ */
+final readonly class LeftOver
+{
+    /**
+     * @param  list<array{of: Ingredient, food: Ingredient, kept: OpenedFood}>  $kept  each food once
+     * @param  list<array{of: list<Ingredient>, scrap: string, isForBowl: bool, says: string}>  $scraps  those that must be out of reach first
+     */
+    private function __construct(public array $kept, public array $scraps) {}
+
+    /** @param  list<Ingredient>  $foods */
+    public static function of(array $foods, Catalogue $catalogue): self
+    {
+        $kept = $scraps = [];
+        foreach ($foods as $food) {
+            foreach (Compiled::days()['leftOver'] as $row) {
+                if (self::isOf($food, $row['foods'], $row['except'])) {
+                    $left = $row['leaves'] === '' ? $food : $catalogue->get($row['leaves']);
+                    $kept[$left->id] ??= ['of' => $food, 'food' => $left, 'kept' => OpenedFood::of($row['kind'])];
+                    break;
+                }
+            }
+        }
+        foreach (Compiled::days()['scraps'] as $row) {
+            $of = array_values(array_filter($foods, static fn (Ingredient $food): bool => self::isOf($food, $row['foods'], $row['except'])));
+            if ($of !== []) {
+                $scraps[] = ['of' => $of, 'scrap' => $row['scrap'], 'isForBowl' => $row['reach'] === 'bowl', 'says' => $row['says']];
+            }
+        }
+        usort($scraps, static fn (array $one, array $two): int => $one['isForBowl'] <=> $two['isForBowl']);
+
+        return new self(array_values($kept), $scraps);
+    }
+
+    /**
+     * @param  list<string>  $foods  ids and groups
+     * @param  list<string>  $except
+     */
+    private static function isOf(Ingredient $food, array $foods, array $except): bool
+    {
+        return self::isAny($food, $foods) && ! self::isAny($food, $except);
+    }
+
+    /**
+     * By its own id, not by what begins like it: a potato is not its starch.
+     *
+     * @param  list<string>  $foods
+     */
+    private static function isAny(Ingredient $food, array $foods): bool
+    {
+        return in_array($food->id, $foods, true) || $food->inAny($foods);
+    }
+}
