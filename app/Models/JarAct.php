@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Models\Concerns\BelongsToKitchen;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use MildBowl\Core\Keeping\JarAct as Act;
 
 /**
  * Something that somebody did at the jars. The database refuses to change one.
@@ -22,6 +23,8 @@ final class JarAct extends Model
 {
     use BelongsToKitchen;
 
+    private const EVERYBODY = 'the oven';
+
     public $timestamps = false;
 
     public $incrementing = false;
@@ -36,6 +39,14 @@ final class JarAct extends Model
 
     /** @var array<string, string> */
     protected $casts = ['at' => 'immutable_datetime', 'came_at' => 'immutable_datetime'];
+
+    public static function write(Act $act, CarbonImmutable $cameAt): void
+    {
+        self::query()->create([
+            'id' => $act->id, 'at' => new CarbonImmutable($act->at), 'by' => $act->by === '' ? self::EVERYBODY : $act->by, 'do' => $act->kind->value,
+            'said' => json_encode((object) $act->said, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), 'corrects' => $act->corrects, 'came_at' => $cameAt,
+        ]);
+    }
 
     /** @return array<string, mixed> as the page is told */
     public function told(): array

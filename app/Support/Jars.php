@@ -33,8 +33,6 @@ final readonly class Jars
     /** h that a clock may be off before what it says is refused. */
     private const CLOCK_OFF = 26;
 
-    private const EVERYBODY = 'the oven';
-
     public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private BagShelf $shelf, private BatchKeeping $keeping, private BatchRecords $records) {}
 
     /**
@@ -55,14 +53,14 @@ final readonly class Jars
         if ($act->corrects !== null) {
             $this->mayTakeBack($act->corrects);
         }
-        $this->write($act);
+        JarAct::write($act, $this->clock->now());
 
         return match ($act->kind) {
             JarActKind::Put => $this->put($act),
             JarActKind::Found => $this->found($act),
             JarActKind::Open => $this->open($act),
             JarActKind::Gone => $this->gone($act),
-            JarActKind::Move => $this->onBag($act, fn (Bag $bag): Event => $this->moved($act, $this->place($act->said['place'], '/said/place'))),
+            JarActKind::Move => $this->onBag($act, fn (Bag $bag): Event => $this->moved($act, $bag, $this->place($act->said['place'], '/said/place'))),
             JarActKind::Split => $this->split($act),
             JarActKind::Merge => $this->merge($act),
             JarActKind::Take => $this->onBag($act, fn (Bag $bag): Event => new Event(Kind::Taken, $this->day($act), $this->number($act->said['pieces'] ?? $bag->pieces), why: (string) $act->said['why'])),
@@ -79,7 +77,7 @@ final readonly class Jars
     {
         if ($entry->kind === EntryKind::Undone && $entry->corrects !== null && JarAct::query()->where('id', $entry->corrects)->exists() && ! JarAct::query()->where('corrects', $entry->corrects)->exists()) {
             $act = new Act((string) Str::uuid(), $entry->at, $entry->by, JarActKind::Undo, [], $entry->corrects);
-            $this->write($act);
+            JarAct::write($act, $this->clock->now());
             $this->takenBack($act);
         }
         if ($entry->kind !== EntryKind::Bag) {
@@ -94,7 +92,7 @@ final readonly class Jars
             $split[] = ['bag' => $id, 'pieces' => $pieces / $count, 'place' => $place->id];
         }
         $act = new Act($entry->id, $entry->at, $entry->by, JarActKind::Put, ['batch' => $batch->id, 'lot' => $entry->text('lot'), 'split' => $split]);
-        $this->write($act);
+        JarAct::write($act, $this->clock->now());
         $this->fill($act, $batch, $split, false);
     }
 
@@ -127,23 +125,6 @@ final readonly class Jars
         return $told;
     }
 
-    /** @throws RequestRefused when bags stand there */
-    public function mayGo(Place $place): void
-    {
-        $count = Bag::query()->where('place_id', $place->id)->where('state', 'here')->count();
-        if ($count > 0) {
-            throw RequestRefused::outOfRange('/place', "{$place->name} holds ".($count === 1 ? 'a bag' : "$count bags").': put them elsewhere first.');
-        }
-    }
-
-    /** @throws RequestRefused when its kind cannot change */
-    public function mayBecome(Place $place, mixed $kind): void
-    {
-        if ($kind !== null && $kind !== $place->kind) {
-            $this->mayGo($place);
-        }
-    }
-
     /** @return list<Bag> */
     private function put(Act $act): array
     {
@@ -172,7 +153,7 @@ final readonly class Jars
     private function fill(Act $act, Batch $batch, array $split, bool $isDough): array
     {
         $lot = isset($act->said['lot']) ? (string) $act->said['lot'] : null;
-        $made = isset($act->said['made']) ? (string) $act->said['made'] : $batch->begun_at->setTimezone($this->current->get()->timezone)->format('Y-m-d');
+        $made = $this->made($act, $batch);
         [$keeps, $because] = $this->keeping->of($batch, $lot, $isDough, $made);
         $most = $this->keeping->pieces($batch, $lot);
         $bags = [];
@@ -189,6 +170,20 @@ final readonly class Jars
         }
 
         return $this->shelf->settle($bags);
+    }
+
+    /** The day from which its time counts: that on which the batch was begun, where nobody says a later one on which it was still in the making. */
+    private function made(Act $act, Batch $batch): string
+    {
+        $on = fn (string $at): string => (new CarbonImmutable($at))->setTimezone($this->current->get()->timezone)->format('Y-m-d');
+        $begun = $on($batch->begun_at->toIso8601String());
+        $ended = $on((string) ($batch->summary['finishedAt'] ?? $act->at));
+        $said = (string) ($act->said['made'] ?? $begun);
+        if ($said < $begun || $said > max($begun, $ended)) {
+            throw RequestRefused::outOfRange('/said/made', $said < $begun ? "{$batch->title} was begun on $begun: $said lies before that." : "{$batch->title} was ready on $ended: it was not made later, on $said.");
+        }
+
+        return $said;
     }
 
     /** @return list<Bag> */
@@ -227,8 +222,12 @@ final readonly class Jars
         return [];
     }
 
-    private function moved(Act $act, Place $place): Event
+    private function moved(Act $act, Bag $bag, Place $place): Event
     {
+        if ($bag->place_id === $place->id) {
+            throw RequestRefused::outOfRange('/said/place', "Bag {$bag->number} stands there already ({$place->name}): there is nothing to move, to thaw or to freeze.");
+        }
+
         return new Event(Kind::Moved, $this->day($act), place: PlaceKind::from($place->kind), celsius: $place->celsius);
     }
 
@@ -368,14 +367,6 @@ final readonly class Jars
         $this->shelf->happened($act->id, new CarbonImmutable($act->at), $bag, $event, $place);
 
         return $bag;
-    }
-
-    private function write(Act $act): void
-    {
-        JarAct::query()->create([
-            'id' => $act->id, 'at' => new CarbonImmutable($act->at), 'by' => $act->by === '' ? self::EVERYBODY : $act->by, 'do' => $act->kind->value,
-            'said' => json_encode((object) $act->said, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), 'corrects' => $act->corrects, 'came_at' => $this->clock->now(),
-        ]);
     }
 
     /** The kitchen's own day of the moment it was done. */

@@ -154,10 +154,13 @@ it('keeps opened tins and bags that nobody marked, as what goes off soon', funct
 });
 
 it('says in words what cannot be, and everything stays as it was', function (string $do, array $said, string $says, array $more = []): void {
-    [$bag] = ($this->put)(($this->bake)(), [[$this->jar, 12]]);
-    $said = array_map(fn (mixed $one): mixed => match ($one) {
-        'BAG' => $bag, 'JAR' => $this->jar, 'FREEZER' => $this->freezer, default => $one,
-    }, $said);
+    $batch = ($this->bake)();
+    [$bag] = ($this->put)($batch, [[$this->jar, 12]]);
+    array_walk_recursive($said, function (mixed &$one) use ($bag, $batch): void {
+        $one = match ($one) {
+            'BAG' => $bag, 'BATCH' => $batch, 'JAR' => $this->jar, 'FREEZER' => $this->freezer, default => $one,
+        };
+    });
     $before = [BagEvent::query()->count(), JarAct::query()->count()];
     ($this->act)($do, $said, $more)->assertStatus(422)->assertJsonPath('message', fn (string $message): bool => str_contains($message, $says));
     expect([BagEvent::query()->count(), JarAct::query()->count()])->toBe($before);
@@ -169,6 +172,10 @@ it('says in words what cannot be, and everything stays as it was', function (str
     ['take', ['bag' => 'BAG', 'pieces' => 1, 'why' => 'eaten'], 'before it was made', ['at' => '2026-06-19T09:00:00.000Z']],
     ['take', ['bag' => 'BAG', 'pieces' => 1, 'why' => 'eaten'], 'lies in the future', ['at' => '2026-06-29T09:00:00.000Z']],
     ['move', ['bag' => 'BAG', 'place' => '018f2f6e-0000-7000-8000-000000000000'], 'No place of this kitchen'],
+    ['move', ['bag' => 'BAG', 'place' => 'JAR'], 'stands there already'],
+    ['put', ['batch' => 'BATCH', 'made' => '2026-06-19', 'split' => [['bag' => '018f2f6e-0000-7000-8000-000000000001', 'place' => 'JAR', 'pieces' => 1]]], 'begun on 2026-06-20: 2026-06-19 lies before'],
+    ['put', ['batch' => 'BATCH', 'made' => '2026-06-21', 'split' => [['bag' => '018f2f6e-0000-7000-8000-000000000001', 'place' => 'JAR', 'pieces' => 1]]], 'ready on 2026-06-20: it was not made later'],
+    ['open', ['bag' => '018f2f6e-0000-7000-8000-000000000001', 'title' => 'x', 'food' => 'tin', 'made' => '2026-06-21', 'place' => 'JAR'], 'before it was made'],
     ['merge', ['bag' => 'BAG', 'into' => 'BAG'], 'into itself'],
     ['put', ['batch' => '018f2f6e-0000-7000-8000-000000000000', 'split' => [['bag' => '018f2f6e-0000-7000-8000-000000000001', 'place' => '018f2f6e-0000-7000-8000-000000000001', 'pieces' => 1]]], 'No batch of this kitchen'],
     ['put', ['batch' => '018f2f6e-0000-7000-8000-000000000000', 'split' => []], 'At least one bag'],
@@ -179,6 +186,22 @@ it('says in words what cannot be, and everything stays as it was', function (str
     ['dance', [], 'one of: put'],
     ['count', ['bag' => 'BAG', 'pieces' => -1], 'from 0'],
 ]);
+
+it('keeps jars for another time once their room is warmer, and knows no warm fridge', function (): void {
+    [$a, $b] = ($this->put)(($this->bake)("300 g oat flour\n60 g water\n60 g pumpkin puree"), [[$this->jar, 12], [$this->fridge, 12]]);
+    $before = [($this->bag)($a)['bestBefore'], ($this->bag)($b)['bestBefore']];
+    $this->travelTo('2026-06-20T12:00:00Z');
+    $this->patchJson("/api/places/{$this->jar}", ['celsius' => 27])->assertOk();
+    expect(($this->bag)($a)['bestBefore'])->toBe('2026-06-20')->and($before[0])->toBe('2026-06-30')->and(($this->bag)($b)['bestBefore'])->toBe($before[1]);
+    // said again it is no news
+    $this->patchJson("/api/places/{$this->jar}", ['celsius' => 27])->assertOk();
+    expect(count(($this->bag)($a)['acts']))->toBe(2);
+    foreach ([[$this->fridge, 5, 'A fridge has 4 °C or less'], [$this->freezer, -12, 'A freezer has -18 °C or less']] as [$place, $celsius, $says]) {
+        $this->patchJson("/api/places/$place", ['celsius' => $celsius])->assertStatus(422)->assertJsonPath('message', fn (string $message): bool => str_contains($message, $says));
+    }
+    $this->patchJson("/api/places/{$this->fridge}", ['celsius' => 4])->assertOk();
+    $this->patchJson("/api/places/{$this->warm}", ['kind' => 'fridge'])->assertOk()->assertJsonPath('celsius', null);
+});
 
 it('keeps its places: named, not taken away while something stands there', function (): void {
     ($this->put)(($this->bake)(), [[$this->jar, 12]]);

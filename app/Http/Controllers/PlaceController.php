@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\PlaceRequest;
 use App\Http\Resources\PlaceResource;
 use App\Models\Place;
-use App\Support\Jars;
 use App\Support\NewRow;
+use App\Support\Rooms;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -30,19 +30,27 @@ final class PlaceController
     }
 
     /** A room that is warmer or colder than before keeps its jars for another time. */
-    public function update(PlaceRequest $request, Place $place, Jars $jars): PlaceResource
+    public function update(PlaceRequest $request, Place $place, Rooms $rooms): PlaceResource
     {
         Gate::authorize('update', $place);
-        $jars->mayBecome($place, $request->validated('kind'));
-        $place->update($request->validated());
+        $rooms->mayBecome($place, $request->validated('kind'));
+        $place->fill($request->validated());
+        if ($place->isDirty('kind') && ! $request->has('celsius')) {
+            $place->celsius = null;
+        }
+        $isOther = $place->isDirty('celsius');
+        $place->save();
+        if ($isOther) {
+            $rooms->roomIs($place);
+        }
 
         return new PlaceResource($place);
     }
 
-    public function destroy(Place $place, Jars $jars): Response
+    public function destroy(Place $place, Rooms $rooms): Response
     {
         Gate::authorize('delete', $place);
-        $jars->mayGo($place);
+        $rooms->mayGo($place);
         $place->delete();
 
         return response()->noContent();

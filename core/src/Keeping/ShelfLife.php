@@ -15,6 +15,12 @@ final readonly class ShelfLife
     /** °C above which a kitchen is warm: only what is dry keeps in its jars (reference, page 6). */
     public const WARM = 21.0;
 
+    /** °C a fridge has at most for its days to hold (reference, page 6). */
+    public const FRIDGE = 4.0;
+
+    /** °C a freezer has at most. */
+    public const FREEZER = -18.0;
+
     /** Share of water up to which a treat keeps in a warm kitchen. */
     public const DRY = 0.08;
 
