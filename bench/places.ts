@@ -56,6 +56,35 @@ async function plainRows(page: Page): Promise<number> {
     )
 }
 
+/** From the tap on a door until it shows what was given, before the kitchen has answered. */
+async function tap(page: Page, nth: number): Promise<number> {
+    return page.evaluate(
+        (nth) =>
+            new Promise<number>((resolve, reject) => {
+                const button = document.querySelectorAll<HTMLButtonElement>('.door__give:not(.door__give--warns)')[nth]
+                const had = button?.closest('.door')?.querySelector('.door__had')
+                if (button === undefined || had == null) {
+                    reject(new Error('no door to tap on'))
+                    return
+                }
+                const before = had.textContent
+                const since = performance.now()
+                const watcher = new MutationObserver(() => {
+                    if (had.textContent === before) return
+                    watcher.disconnect()
+                    requestAnimationFrame(() => {
+                        setTimeout(() => {
+                            resolve(performance.now() - since)
+                        })
+                    })
+                })
+                watcher.observe(had, { childList: true, characterData: true, subtree: true })
+                button.click()
+            }),
+        nth,
+    )
+}
+
 test('places of a full kitchen', async ({ page }) => {
     test.setTimeout(400_000)
     const working = new Set<Request>()
@@ -81,6 +110,7 @@ test('places of a full kitchen', async ({ page }) => {
     const batch = ((await (await page.request.get('/api/batches')).json()) as { id: string }[])[9]?.id ?? ''
     const places: [string, string, string][] = [
         ['today, of 60 dogs', '/today', '.door__give'],
+        ['today, of 60 dogs, with what each may still have', '/today', '.door__may'],
         ['jars, of 300 bags', '/jars', '.bag'],
         ['bench', '/bench', '.cm-content'],
         ['a recipe on the bench', `/bench/${recipe}`, '.cm-line .row__grams'],
@@ -113,5 +143,16 @@ test('places of a full kitchen', async ({ page }) => {
             times.push(await opens(page, path, to))
         }
         console.log(`place ${at(times, 0.5)} ${at(times, 1)} ${name} (3,000 plain rows: ${at(plain, 0.5)})`)
+    }
+
+    if (asked.test('a tap')) {
+        const taps: number[] = []
+        await page.goto('/today')
+        await page.locator('.door__may').first().waitFor()
+        for (let turn = 0; turn < 12; turn++) {
+            await rest()
+            taps.push(await tap(page, turn))
+        }
+        console.log(`tap ${at(taps, 0.5)} ${at(taps, 1)}`)
     }
 })

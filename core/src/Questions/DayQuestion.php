@@ -16,6 +16,7 @@ use MildBowl\Core\Judging\Question;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Screening\Circumstances;
 use MildBowl\Core\Screening\Finding;
+use MildBowl\Core\Screening\Saying;
 use MildBowl\Core\Screening\Screener;
 use MildBowl\Core\Values\Day;
 use MildBowl\Core\Values\Level;
@@ -130,8 +131,19 @@ final readonly class DayQuestion
         }
 
         return new Given(
-            $one->dog, $bowl->dough->kcal, $bowl->dough->unknownKcal, $substances, $judgement->openFor($one->dog), $unread, self::isNew($judgement, $one->dog), self::isPredatorFish($judgement, $one->dog),
+            $one->dog, $bowl->dough->kcal, $bowl->dough->unknownKcal, $substances, self::saidOfGiven($judgement->openFor($one->dog), $one), $unread, self::isNew($judgement, $one->dog), self::isPredatorFish($judgement, $one->dog),
         );
+    }
+
+    /**
+     * What was eaten is no line of a recipe to be mended: where nobody knows what it is, that is said of what was given.
+     *
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    private static function saidOfGiven(array $findings, GivenText $one): array
+    {
+        return array_map(static fn (Finding $finding): Finding => $finding->code === 'unrecognised' ? Saying::of('unrecognised', 'given')->finding($one->dog, ['{what}' => $one->text]) : $finding, $findings);
     }
 
     /** A bought treat by what its label says; what the label does not say is a range. */

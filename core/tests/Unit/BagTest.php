@@ -153,5 +153,5 @@ it('says what a power cut did, by the clock and by the hand', function (string $
 
 it('knows how long an opened tin keeps', function (): void {
     $shown = array_map(static fn (OpenedFood $food): array => [$food->kind, $food->fridgeDays, $food->fridgeAtMost], OpenedFood::all());
-    expect($shown)->toBe([['tin', 3, 4], ['squash', 2, 2], ['leftover', 3, 4]])->and(Keeps::ofFood('tin')->days(Place::Jar, 20.0))->toBe(0)->and(OpenedFood::has('jar'))->toBeFalse();
+    expect($shown)->toBe([['tin', 3, 4], ['squash', 2, 2], ['leftover', 3, 4], ['egg', 2, 4], ['raw-meat', 1, 2]])->and(Keeps::ofFood('tin')->days(Place::Jar, 20.0))->toBe(0)->and(OpenedFood::has('jar'))->toBeFalse();
 });

@@ -176,6 +176,11 @@ it('tells with the emergency words what should never have been given', function 
     'a label without any figure' => [['label' => ['name' => 'Cabin Chew'], 'pieces' => 1], 'unknown', 'given-unknown', false],
 ]);
 
+it('speaks of what was eaten, not of a line to be mended', function (): void {
+    $found = array_column(dayOf(['given' => [['dog' => 'Quill', 'text' => '1 bite of blorp']]])['Quill']['findings'], 'message', 'code');
+    expect($found['unrecognised'])->toBe('Nobody here knows what "1 bite of blorp" is.')->and($found['given-unknown'])->toContain('"1 bite of blorp"');
+});
+
 it('tells no more pieces where nobody knows what was eaten, and holds by the most where a label is silent', function (): void {
     $pieces = static fn (array $given, string $dog, string $batch): array => mayHave(dayOf(['given' => [$given + ['dog' => $dog]]])[$dog])[$batch];
     expect($pieces(['text' => 'cooked rice'], 'Bosun', 'beet'))->toBe([0.0, 'unknown-energy'])

@@ -21,12 +21,20 @@ const owed = computed(() =>
 )
 const its = computed(() => props.day.dogOf(props.dog.id))
 const may = computed(() => (props.bag === null ? null : props.day.mayOf(props.dog.id, props.bag.batch, props.bag.lot)))
-const had = computed(() => props.day.given.value.filter((one) => one.dog === props.dog.id && !one.undone))
+/** in words, so that a door is drawn anew only where its own words are others */
+const had = computed(() =>
+    props.day.given.value
+        .filter((one) => one.dog === props.dog.id && !one.undone)
+        .map((one) => `${one.pieces === null ? '' : `${pieces(one.pieces)} `}${one.words}`)
+        .join(', '),
+)
 const isOpen = computed(() => props.day.unreckoned.value.has(props.dog.id))
 const why = computed(() => (may.value?.heldBy === 'not-cleared' ? reason(may.value.why) : null))
+const poison = computed(() => props.day.poisonOf(props.dog.id))
 /** Said before it is given, not only after. */
 const warns = computed(() => {
     if (props.bag === null) return null
+    if (poison.value !== null) return 'Nothing more before a vet says so.'
     if (props.bag.batch === null) return 'Nobody knows what is in it.'
     if (why.value !== null) return `Not for ${props.dog.name}.`
     if (may.value === null || isOpen.value) return 'Not reckoned yet.'
@@ -51,14 +59,14 @@ const said = computed(() => {
         <router-link class="door__name" :to="`/dogs/${dog.id}`">{{ dog.name }}</router-link>
         <BudgetDish :budget="its?.budgetKcal ?? null" :given="its?.given.kcal.best ?? 0" />
         <p class="door__left">{{ said }}</p>
-        <p class="door__had">
-            <template v-if="had.length === 0">nothing yet</template
-            ><template v-else>had {{ had.map((one) => `${one.pieces === null ? '' : `${pieces(one.pieces)} `}${one.words}`).join(', ') }}</template>
-        </p>
+        <p class="door__had">{{ had === '' ? 'nothing yet' : `had ${had}` }}</p>
         <p v-if="lent > 0" class="door__warns">An occasion: {{ lent === 1 ? 'the day after gives' : `${lent} days after give` }} it up.</p>
         <p v-if="owed >= 1" class="door__warns">{{ figure(owed) }} kcal of today went to an occasion.</p>
+        <p v-if="poison !== null" class="door__not">
+            <b>{{ poison.message }}</b> {{ poison.emergency ? 'Call a vet or an animal poison line now.' : 'Ask a vet.' }}
+        </p>
         <v-btn
-            v-if="its?.over === true && !isOpen"
+            v-if="its?.over === true && !isOpen && poison === null"
             variant="text"
             :aria-label="`An occasion: ${dog.name} borrows from the days after`"
             @click="emit('borrow')"
@@ -66,21 +74,22 @@ const said = computed(() => {
         >
         <template v-if="bag !== null">
             <p v-if="why !== null" class="door__not"><b>Not:</b> {{ why }}</p>
-            <p v-else-if="may !== null" class="door__may">
+            <p v-else-if="may !== null && poison === null" class="door__may">
                 <PieceDots v-if="(may.pieces ?? 0) > 0" :count="may.pieces ?? 0" :most="6" ghost /><span
                     >{{ may.pieces === null ? 'no limit known' : (may.pieces ?? 0) > 0 ? `${pieces(may.pieces)} more` : 'no more today'
                     }}<template v-if="may.heldBy !== null && may.heldBy !== 'budget'">, held by {{ may.heldBy.replaceAll('-', ' ') }}</template></span
                 >
             </p>
-            <v-btn
+            <!-- plain, for there may be many: a library's button costs a millisecond each -->
+            <button
+                type="button"
                 class="door__give"
-                :variant="asked ? 'flat' : warns === null ? 'tonal' : 'outlined'"
-                :color="asked ? 'error' : warns === null ? 'primary' : undefined"
-                :height="56"
+                :class="asked ? 'door__give--asked' : warns === null ? '' : 'door__give--warns'"
                 :aria-label="asked ? `${warns ?? ''} ${button} all the same` : button"
                 @click="emit('give')"
-                >{{ asked ? 'All the same' : amount === 1 ? 'Give one' : amount === 0.5 ? 'Give a half' : `Give ${pieces(amount)}` }}</v-btn
             >
+                {{ asked ? 'All the same' : amount === 1 ? 'Give one' : amount === 0.5 ? 'Give a half' : `Give ${pieces(amount)}` }}
+            </button>
             <p v-if="warns !== null" class="door__warns" :role="asked ? 'alert' : undefined">{{ warns }}</p>
         </template>
     </li>

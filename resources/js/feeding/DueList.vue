@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { computed, shallowRef, toRaw, watch } from 'vue'
 import { useVetsWords } from '../dogs/useVetsWords'
 import { isUnjudged } from '../shelf/finding'
 import { useVerdicts } from '../shelf/useVerdicts'
@@ -12,7 +13,7 @@ import { useAlarm } from '../making/useAlarm'
 import { pieces } from '../ui/format'
 import type { DayOnPage } from './useDay'
 import { tell } from '../ui/notices'
-import { bakeNext, lacking } from './bakeNext'
+import { bakeNext, lacking, type Next } from './bakeNext'
 
 /** What is due this morning: thaw, eat, throw away, bake next, ask the vet; what is in the oven. Nothing where there is nothing to do. */
 const props = defineProps<{ jars: Jars; day: DayOnPage }>()
@@ -72,14 +73,20 @@ const when = (iso: string): string =>
             ? `on ${weekday(iso)}`
             : `in ${daysBetween(today.value, iso)} days`
 const open = computed(() => props.jars.here.value.filter((one) => one.content === 'food'))
-const nexts = computed(() =>
-    bakeNext(props.jars.kitchen.recipes, {
-        dogs: props.jars.kitchen.dogs,
-        bags: props.jars.here.value,
-        batches: props.jars.kitchen.all.batches.items,
-        day: props.day.day.value,
-        today: today.value,
-    }),
+/** The whole shelf is looked through, of thousands: once the dogs stand at the door, and never while somebody taps. */
+const nexts = shallowRef<Next[]>([])
+watchDebounced(
+    [() => props.jars.kitchen.number, () => props.jars.kitchen.recipes.length, props.jars.here, props.day.day],
+    () => {
+        nexts.value = bakeNext(toRaw(props.jars.kitchen.recipes), {
+            dogs: toRaw(props.jars.kitchen.dogs),
+            bags: props.jars.here.value,
+            batches: toRaw(props.jars.kitchen.all.batches.items),
+            day: props.day.day.value,
+            today: today.value,
+        })
+    },
+    { debounce: 300, immediate: true },
 )
 /** Dogs with nothing in the jars, for whom something could be baked. */
 const without = computed(() =>

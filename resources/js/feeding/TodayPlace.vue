@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Bag } from '../api/types.generated'
+import BagBodies from '../keeping/BagBodies.vue'
 import BagDrawing from '../keeping/BagDrawing.vue'
 import { due, pressing } from '../keeping/shelves'
 import { useJars } from '../keeping/useJars'
@@ -67,7 +68,11 @@ function fits(dog: string): boolean {
     const may = day.mayOf(dog, bag.value.batch, bag.value.lot)
 
     return (
-        may !== null && may.heldBy !== 'not-cleared' && (may.pieces === null || may.pieces + 1e-9 >= amount.value) && !day.unreckoned.value.has(dog)
+        may !== null &&
+        day.poisonOf(dog) === null &&
+        may.heldBy !== 'not-cleared' &&
+        (may.pieces === null || may.pieces + 1e-9 >= amount.value) &&
+        !day.unreckoned.value.has(dog)
     )
 }
 const all = computed(() => kitchen.dogs.filter((dog) => fits(dog.id)))
@@ -141,11 +146,14 @@ const grave = computed(() =>
             .map((one) => ({ ...one, dog: dog.dog })),
     ),
 )
-const backs = computed(() => (day.day.value?.dogs ?? []).filter((dog) => (dog.holdBackGrams ?? 0) >= 1))
+const backs = computed(() =>
+    (day.day.value?.dogs ?? []).filter((dog) => (dog.holdBackGrams ?? 0) >= 1 && (dog.dogId === undefined || day.poisonOf(dog.dogId) === null)),
+)
 </script>
 
 <template>
     <div class="place today">
+        <BagBodies />
         <header class="place__head">
             <h1>{{ written }}</h1>
             <WhoBakes does="Giving" label="Who gives" />
@@ -158,7 +166,7 @@ const backs = computed(() => (day.day.value?.dogs ?? []).filter((dog) => (dog.ho
                 <li v-for="(one, n) in grave" :key="n" :class="`grave grave--${one.level}`">
                     <b>{{ one.dog }}:</b> {{ one.message }}
                     <template v-if="one.emergency"><strong>Call a vet or an animal poison line now; do not wait for signs.</strong></template
-                    ><template v-else>{{ one.advice }}</template>
+                    ><template v-else>{{ one.level === 'unknown' ? one.advice : 'Watch it, and ask a vet.' }}</template>
                 </li>
             </ul>
         </div>

@@ -13,8 +13,6 @@ export interface Next {
     lack: Dog[]
     /** pieces of it that still stand on the shelves */
     there: number
-    /** when it was baked last; null: never here */
-    last: string | null
 }
 
 const plain = (food: string): string => food.toLowerCase().replaceAll('-', ' ').trim()
@@ -43,6 +41,27 @@ export function lacking(day: KitchenDay | null, dogs: readonly Dog[]): Dog[] {
     })
 }
 
+/** A shelf may hold thousands: so many are looked at closely. */
+const CLOSELY = 60
+
+interface Candidate {
+    slip: Slip
+    uses: Bag[]
+    lack: number
+    there: number
+    dogs: number
+    last: string
+}
+
+const order = (one: Candidate, two: Candidate): number =>
+    (one.uses[0]?.bestBefore ?? '9').localeCompare(two.uses[0]?.bestBefore ?? '9') ||
+    two.uses.length - one.uses.length ||
+    two.lack - one.lack ||
+    Number(one.there > 0) - Number(two.there > 0) ||
+    two.dogs - one.dogs ||
+    one.last.localeCompare(two.last) ||
+    one.slip.title.localeCompare(two.slip.title)
+
 /**
  * What to bake next: what uses what is open and goes off first, then what the most dogs want that have nothing, then what is not in the
  * jars, then what the most may have, then what was not baked for the longest.
@@ -57,48 +76,49 @@ export function bakeNext(
             (one) => one.content === 'food' && one.ingredient !== null && !one.frozen && (one.bestBefore === null || one.bestBefore >= kitchen.today),
         )
         .toSorted((one, two) => (one.bestBefore ?? '9').localeCompare(two.bestBefore ?? '9') || one.number - two.number)
-    const have = lacking(kitchen.day, kitchen.dogs)
+        .map((bag) => ({ bag, food: plain(bag.ingredient ?? '') }))
+    const have = new Set(lacking(kitchen.day, kitchen.dogs).map((one) => one.id))
     const recipeOf = new Map(kitchen.batches.map((one) => [one.id, one.recipeId]))
-    const all = slips
+    const there = new Map<string, number>()
+    for (const one of here) {
+        const recipe = one.content === 'treats' && one.batch !== null ? recipeOf.get(one.batch) : null
+        if (recipe != null) there.set(recipe, (there.get(recipe) ?? 0) + one.pieces)
+    }
+    const last = new Map<string, string>()
+    for (const one of kitchen.batches) {
+        if (one.recipeId !== null && one.begunAt > (last.get(one.recipeId) ?? '')) last.set(one.recipeId, one.begunAt)
+    }
+    const candidates = slips
         .filter((slip) => slip.judged !== null && slip.judged.clearedFor.length > 0)
-        .map((slip): Next => {
-            const foods = slip.foods.map(plain)
-            const may = kitchen.dogs.filter((dog) => slip.judged?.clearedFor.includes(dog.id) === true)
-            const refuse = may.flatMap((dog) => {
-                const food = refuses(dog, foods)
-
-                return food === null ? [] : [{ dog, food }]
-            })
-            const dogs = may.filter((dog) => !refuse.some((one) => one.dog.id === dog.id))
+        .map((slip): Candidate => {
+            const cleared = slip.judged?.clearedFor ?? []
 
             return {
                 slip,
-                uses: open.filter((one) => foods.includes(plain(one.ingredient ?? ''))),
-                dogs,
-                refuse,
-                lack: dogs.filter((dog) => have.includes(dog)),
-                there: here
-                    .filter((one) => one.content === 'treats' && one.batch !== null && recipeOf.get(one.batch) === slip.id)
-                    .reduce((sum, one) => sum + one.pieces, 0),
-                last:
-                    kitchen.batches
-                        .filter((one) => one.recipeId === slip.id)
-                        .map((one) => one.begunAt)
-                        .toSorted()
-                        .at(-1) ?? null,
+                uses: open.filter((one) => slip.foods.includes(one.food)).map((one) => one.bag),
+                lack: have.size === 0 ? 0 : cleared.filter((id) => have.has(id)).length,
+                there: there.get(slip.id) ?? 0,
+                dogs: cleared.length,
+                last: last.get(slip.id) ?? '',
             }
         })
-        .filter((one) => one.dogs.length > 0)
-    const first = (one: Next): string => one.uses[0]?.bestBefore ?? '9'
+        .toSorted(order)
+        .slice(0, CLOSELY)
 
-    return all.toSorted(
-        (one, two) =>
-            first(one).localeCompare(first(two)) ||
-            two.uses.length - one.uses.length ||
-            two.lack.length - one.lack.length ||
-            Number(one.there > 0) - Number(two.there > 0) ||
-            two.dogs.length - one.dogs.length ||
-            (one.last ?? '').localeCompare(two.last ?? '') ||
-            one.slip.title.localeCompare(two.slip.title),
-    )
+    return candidates
+        .map((one) => {
+            const may = kitchen.dogs.filter((dog) => one.slip.judged?.clearedFor.includes(dog.id) === true)
+            const refuse = may.flatMap((dog) => {
+                const food = refuses(dog, one.slip.foods)
+
+                return food === null ? [] : [{ dog, food }]
+            })
+            const dogs = may.filter((dog) => !refuse.some((of) => of.dog.id === dog.id))
+            const lack = dogs.filter((dog) => have.has(dog.id))
+
+            return { candidate: { ...one, dogs: dogs.length, lack: lack.length }, dogs, refuse, lack }
+        })
+        .filter((one) => one.dogs.length > 0)
+        .toSorted((one, two) => order(one.candidate, two.candidate))
+        .map(({ candidate, dogs, refuse, lack }) => ({ slip: candidate.slip, uses: candidate.uses, dogs, refuse, lack, there: candidate.there }))
 }

@@ -97,6 +97,9 @@ export function useDay() {
         return treat === undefined ? null : (dogOf(dog)?.may.find((one) => one.batch === treat.id) ?? null)
     }
 
+    /** What a dog had today that is poison to it: nothing more before a vet says so. */
+    const poisonOf = (id: string): DayDog['findings'][number] | null => dogOf(id)?.findings.find((one) => one.level === 'never') ?? null
+
     outbox.follow((entry, answer) => {
         if (entry.kind !== 'given') return
         const told = answer as KitchenDay
@@ -192,7 +195,7 @@ export function useDay() {
         }
     }
 
-    return { day, today, given, problem, refused, isOld, unreckoned, dogOf, mayOf, give, borrow, takeBack, load }
+    return { day, today, given, problem, refused, isOld, unreckoned, dogOf, mayOf, poisonOf, give, borrow, takeBack, load }
 }
 
 export type DayOnPage = ReturnType<typeof useDay>

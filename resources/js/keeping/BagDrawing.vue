@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Bag, Place } from '../api/types.generated'
+import { BODY, bodyId } from './bodies'
 import { fullness } from './shelves'
 
 /** A bag drawn as what it is: a jar, a tub, a frozen bag, a lump of dough, an opened tin. Filled as far as pieces are left. */
@@ -16,34 +17,27 @@ const shape = computed(() =>
               ? 'tub'
               : 'pouch',
 )
-const BODY = {
-    jar: 'M16 22h48q6 0 6 8v52q0 8-8 8H18q-8 0-8-8V30q0-8 6-8z',
-    tub: 'M8 40h64l-6 44q-1 6-7 6H21q-6 0-7-6z',
-    pouch: 'M14 20h52l4 66q0 4-4 4H14q-4 0-4-4z',
-    dough: 'M12 66q0-26 28-26t28 26q0 24-28 24T12 66z',
-    tin: 'M18 34h44v50q0 6-22 6t-22-6z',
-} as const
 const [TOP, BOTTOM] = [24, 90]
 const level = computed(() => BOTTOM - (BOTTOM - TOP) * fullness(props.bag))
-/** as many discs as there are rows for, so that little looks little */
+/** as many discs as there are rows for, so that little looks little; one path, for there may be hundreds of bags */
 const discs = computed(() => {
-    if (props.bag.content !== 'treats') return []
+    if (props.bag.content !== 'treats') return ''
     const rows = Math.ceil((BOTTOM - level.value) / 13)
 
-    return Array.from({ length: rows }, (_, row) =>
-        Array.from({ length: 4 }, (__, n) => ({ x: 18 + n * 15 + (row % 2) * 6 - 3, y: 84 - row * 13 })),
-    ).flat()
+    return Array.from({ length: rows * 4 }, (_, n) => {
+        const row = Math.floor(n / 4)
+
+        return `M${7.8 + (n % 4) * 15 + (row % 2) * 6} ${84 - row * 13}a7.2 7.2 0 1 0 14.4 0a7.2 7.2 0 1 0-14.4 0`
+    }).join('')
 })
-const clip = computed(() => `bag-${props.bag.id}`)
 </script>
 
 <template>
     <svg class="bag-drawing" :class="`bag-drawing--${shape}`" viewBox="0 0 80 96" aria-hidden="true">
-        <clipPath :id="clip"><path :d="BODY[shape]" /></clipPath>
         <path :d="BODY[shape]" class="bag-drawing__wall" />
-        <g :clip-path="`url(#${clip})`">
+        <g :clip-path="`url(#${bodyId(shape)})`">
             <rect v-if="bag.content !== 'treats'" x="0" :y="level" width="80" height="96" class="bag-drawing__fill" />
-            <circle v-for="(one, n) in discs" :key="n" :cx="one.x" :cy="one.y" r="7.2" class="bag-drawing__piece" />
+            <path v-else-if="discs !== ''" :d="discs" class="bag-drawing__piece" />
         </g>
         <path :d="BODY[shape]" class="bag-drawing__edge" />
         <rect v-if="shape === 'jar'" x="14" y="10" width="52" height="12" rx="4" class="bag-drawing__lid" />

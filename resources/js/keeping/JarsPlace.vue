@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import EmptyPlace from '../ui/EmptyPlace.vue'
 import { useReturn } from '../ui/useReturn'
+import BagBodies from './BagBodies.vue'
 import BagPanel from './BagPanel.vue'
 import PutAway from './PutAway.vue'
 import ShelfBoard from './ShelfBoard.vue'
@@ -47,6 +48,7 @@ const said = computed(() =>
 
 <template>
     <div class="place jars">
+        <BagBodies />
         <header class="place__head">
             <h1>
                 Jars <small v-if="said !== ''" class="jars__said" :class="{ 'jars__said--over': over.length > 0 }">{{ said }}</small>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Bag, Place } from '../api/types.generated'
 import { pieces } from '../ui/format'
 import BagDrawing from './BagDrawing.vue'
@@ -8,6 +8,12 @@ import { due, pressing, standing } from './shelves'
 /** One place of the kitchen as a shelf: what stands on it, what goes off first in front. */
 const props = defineProps<{ place: Place; bags: Bag[]; today: string; chosen: string | null }>()
 const here = computed(() => standing(props.bags, props.place))
+/** what stands in front; a freezer may hold hundreds */
+const FRONT = 24
+const showsAll = ref(false)
+const front = computed(() =>
+    showsAll.value || here.value.length <= FRONT + 2 ? here.value : here.value.filter((one, n) => n < FRONT || one.id === props.chosen),
+)
 const KINDS = { jar: 'room', fridge: 'cold', freezer: 'frozen' } as const
 const said = (bag: Bag): string =>
     [
@@ -30,7 +36,7 @@ const said = (bag: Bag): string =>
             >
         </h2>
         <ul class="board__row">
-            <li v-for="bag in here" :key="bag.id">
+            <li v-for="bag in front" :key="bag.id">
                 <router-link
                     class="bag"
                     :class="[`bag--${pressing(bag, today)}`, { 'bag--chosen': chosen === bag.id }]"
@@ -48,6 +54,15 @@ const said = (bag: Bag): string =>
                     >
                     <span class="bag__title">{{ bag.title }}</span>
                 </router-link>
+            </li>
+            <li v-if="front.length < here.length" class="board__more">
+                <v-btn
+                    variant="tonal"
+                    :height="56"
+                    :aria-label="`${here.length - front.length} more behind, in ${place.name}`"
+                    @click="showsAll = true"
+                    >{{ here.length - front.length }} more behind</v-btn
+                >
             </li>
             <li v-if="here.length === 0" class="board__empty">nothing here</li>
         </ul>
