@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Models\Bag;
 use App\Models\Batch;
 use App\Models\Dog;
+use App\Models\JarAct;
 use App\Models\LedgerEntry;
 use App\Models\Loan;
 use Carbon\CarbonImmutable;
@@ -18,6 +19,7 @@ use MildBowl\Core\Keeping\JarActKind;
 use MildBowl\Core\Making\Entry;
 use MildBowl\Core\Making\EntryKind;
 use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Values\Figure;
 use Ramsey\Uuid\Uuid;
 
 /** Writes down who gave what to which dog, takes the pieces out of their bag, and has the day reckoned anew. Corrected, never erased. */
@@ -28,6 +30,9 @@ final readonly class Ledger
 
     /** min that a device may be ahead of the kitchen. */
     private const CLOCK_OFF = 10;
+
+    /** Of a piece: less is none. */
+    private const CRUMB = 1e-6;
 
     public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private Jars $jars, private DayBook $days, private Journal $journal) {}
 
@@ -57,9 +62,7 @@ final readonly class Ledger
             }
         }
         [$kind, $said] = $this->what($gift);
-        if ($gift->bag !== null) {
-            $this->jars->act(new Act($gift->id, $gift->at, $gift->by, JarActKind::Take, ['bag' => $gift->bag, 'pieces' => $gift->pieces(), 'why' => 'given']));
-        }
+        $says = $gift->bag === null ? null : $this->fromBag($gift, $gift->bag);
         foreach ($gift->dogs as $one) {
             LedgerEntry::query()->create($said + [
                 'id' => (string) Uuid::uuid5($gift->id, $one['dog']), 'gift' => $gift->id, 'dog_id' => $one['dog'], 'on' => $on, 'at' => $at, 'by' => $gift->by, 'kind' => $kind, 'pieces' => $one['pieces'],
@@ -68,7 +71,36 @@ final readonly class Ledger
         }
         $this->journal->noted();
 
-        return $this->days->reckon($on, $dogs);
+        return $this->days->reckon($on, $dogs) + ['says' => $says];
+    }
+
+    /**
+     * Takes it out of its bag. What a dog had it had: where the bag holds less, or was emptied meanwhile by another hand, the ledger is
+     * right and the bag is to be counted.
+     *
+     * @return ?string what is to be said of the bag
+     */
+    private function fromBag(Gift $gift, string $id): ?string
+    {
+        $bag = Bag::query()->findOrFail($id);
+        $there = $bag->state === 'here' ? min($bag->pieces, $gift->pieces()) : 0.0;
+        $says = $there + self::CRUMB < $gift->pieces() ? "Bag {$bag->number} held ".($there > 0.0 ? 'only '.Figure::of($there) : 'nothing').' by our reckoning: it is written down all the same. Count the bag.' : null;
+        if ($there <= self::CRUMB) {
+            return $says;
+        }
+        try {
+            $this->takeOut(new Act($gift->id, $gift->at, $gift->by, JarActKind::Take, ['bag' => $id, 'pieces' => $there, 'why' => 'given']));
+        } catch (RequestRefused $refused) {
+            return $refused->getMessage().' It is written down all the same; count the bag.';
+        }
+
+        return $says;
+    }
+
+    /** @throws RequestRefused when it cannot be; then nothing of it is written */
+    private function takeOut(Act $act): void
+    {
+        DB::transaction(fn (): array => $this->jars->act($act));
     }
 
     /**
@@ -89,7 +121,7 @@ final readonly class Ledger
             return $this->days->of($on, $dogs);
         }
         DB::table('ledger_undone')->insert(['kitchen_id' => $this->current->id(), 'gift' => $gift, 'id' => $id, 'at' => $at, 'by' => $by]);
-        if ($first instanceof LedgerEntry && $first->bag_id !== null) {
+        if ($first instanceof LedgerEntry && $first->bag_id !== null && JarAct::query()->where('id', $gift)->exists()) {
             $this->jars->act(new Act($id, $at->utc()->format('Y-m-d\TH:i:s.v\Z'), $by, JarActKind::Undo, [], $gift));
         }
         $this->journal->noted();
@@ -181,9 +213,6 @@ final readonly class Ledger
             $bag = Bag::query()->find($gift->bag) ?? throw RequestRefused::outOfRange('/bag', 'No bag of this kitchen has this id.');
             if ($bag->content !== 'treats') {
                 throw RequestRefused::outOfRange('/bag', "Bag {$bag->number} holds ".($bag->content === 'dough' ? 'raw dough: bake it first' : 'no treats: write down what was given in words').'.');
-            }
-            if ($bag->frozen) {
-                throw RequestRefused::outOfRange('/bag', "Bag {$bag->number} is frozen: thaw it first.");
             }
 
             return $bag->batch_id === null

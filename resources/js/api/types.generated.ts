@@ -2434,6 +2434,10 @@ export interface KitchenDay {
      * dogs that should stand on the scale; told of all dogs only
      */
     weigh: WeighDue[]
+    /**
+     * of the bag that something was given from; only in the answer to that
+     */
+    says?: string | null
 }
 
 export interface DayDog {

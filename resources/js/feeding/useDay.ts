@@ -105,6 +105,7 @@ export function useDay() {
         const told = answer as KitchenDay
         if (day.value !== null) took(dayWith(day.value, told))
         if (entry.path !== 'given') return
+        if (told.says != null) tell(told.says)
         const gift = entry.body as unknown as Gift
         for (const dog of told.dogs.filter((one) => gift.dogs.some((of) => of.dog === one.dogId))) {
             const grave = dog.findings.find((one) => one.level === 'never' || one.level === 'allergen')
