@@ -88,19 +88,17 @@ final readonly class Ledger
         if ($there <= self::CRUMB) {
             return $says;
         }
+        DB::beginTransaction();
         try {
-            $this->takeOut(new Act($gift->id, $gift->at, $gift->by, JarActKind::Take, ['bag' => $id, 'pieces' => $there, 'why' => 'given']));
+            $this->jars->act(new Act($gift->id, $gift->at, $gift->by, JarActKind::Take, ['bag' => $id, 'pieces' => $there, 'why' => 'given']));
+            DB::commit();
         } catch (RequestRefused $refused) {
+            DB::rollBack();
+
             return $refused->getMessage().' It is written down all the same; count the bag.';
         }
 
         return $says;
-    }
-
-    /** @throws RequestRefused when it cannot be; then nothing of it is written */
-    private function takeOut(Act $act): void
-    {
-        DB::transaction(fn (): array => $this->jars->act($act));
     }
 
     /**

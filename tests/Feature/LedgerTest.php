@@ -137,6 +137,9 @@ it('writes down what a dog had though the bag is known to hold less, or was empt
     $frozen = ($this->fill)("200 g rice flour\n60 g water", 12, 'Coins', $freezer);
     ($this->give)(['bag' => $frozen, 'dogs' => [['dog' => $dog, 'pieces' => 1]]])->assertCreated()->assertJsonPath('says', null);
     expect(Bag::query()->findOrFail($frozen)->pieces)->toEqual(11);
+    // written down of a moment before the bag was filled
+    ($this->give)(['bag' => $frozen, 'dogs' => [['dog' => $dog, 'pieces' => 1]]], ['at' => '2026-06-10T09:00:00.000Z'])->assertCreated()->assertJsonPath('says', fn (?string $says): bool => str_contains((string) $says, 'before it was made') && str_contains((string) $says, 'all the same'));
+    expect(Bag::query()->findOrFail($frozen)->pieces)->toEqual(11);
     $this->getJson('/api/day?on=soon')->assertStatus(422);
 });
 
