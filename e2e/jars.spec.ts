@@ -125,6 +125,9 @@ test('one each, not sure who, and what came from no bag', async ({ page }) => {
     await page.keyboard.press('Escape')
     await dialog.getByRole('button', { name: 'Write it down' }).click()
     await expect(page.getByRole('alert').filter({ hasText: 'Odette:' }).first()).toContainText('Call a vet or an animal poison line now')
+    // nothing more is offered to it, and it is no longer among those that get one each
+    await expect(door(page, 'Odette')).toContainText('Nothing more before a vet says so.')
+    await expect(page.getByRole('button', { name: 'A half each: 3' })).toBeVisible()
 })
 
 test('a tap while the kitchen is away is kept, shown, and sent by itself', async ({ page }) => {
@@ -161,10 +164,10 @@ test('two people give at once: neither overruns a budget unseen', async ({ page,
 test('at the width of a phone, by one thumb', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 })
     await page.goto('/today')
-    await expect(door(page, 'Odette')).toBeVisible()
+    await expect(door(page, 'Biscay')).toBeVisible()
     await page.getByRole('button', { name: /^In the hand: Lentil/ }).click()
-    await door(page, 'Odette').getByRole('button', { name: 'Give Odette one' }).click()
-    await expect(door(page, 'Odette')).toContainText(/had .*1 Lentil/)
+    await door(page, 'Biscay').getByRole('button', { name: 'Give Biscay one' }).click()
+    await expect(door(page, 'Biscay')).toContainText(/had .*1 Lentil/)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
     await expectAccessible(page)
     await page.getByRole('link', { name: 'Jars', exact: true }).click()

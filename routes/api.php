@@ -22,6 +22,7 @@ use App\Http\Controllers\OwnNameController;
 use App\Http\Controllers\OwnSwapController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlaceController;
+use App\Http\Controllers\PlannedBakeController;
 use App\Http\Controllers\PowerCutController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProductController;
@@ -75,6 +76,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::post('batches/{batch}/entries', [BatchEntryController::class, 'store'])->name('batches.entries.store');
     Route::get('batches/{batch}/figures', [BatchEntryController::class, 'figures'])->name('batches.figures');
     Route::get('batches/{batch}/left-over', [BatchEntryController::class, 'leftOver'])->name('batches.left-over');
+    Route::apiResource('planned', PlannedBakeController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('stock', StockController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('places', PlaceController::class)->except('show');
     Route::apiResource('bags', BagController::class)->only(['index', 'show']);

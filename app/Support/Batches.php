@@ -8,6 +8,7 @@ use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Dog;
 use App\Models\Photo;
+use App\Models\PlannedBake;
 use App\Models\Recipe;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
@@ -57,6 +58,7 @@ final readonly class Batches
         $batch->kitchen_id = $this->current->id();
         $batch->summary = $batch->log()->summary();
         $batch->save();
+        PlannedBake::answer($batch, $this->clock->today()->format('Y-m-d'));
 
         return $batch->refresh();
     }

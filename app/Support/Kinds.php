@@ -13,6 +13,7 @@ use App\Http\Resources\OwnFoodResource;
 use App\Http\Resources\OwnNameResource;
 use App\Http\Resources\OwnSwapResource;
 use App\Http\Resources\PlaceResource;
+use App\Http\Resources\PlannedBakeResource;
 use App\Http\Resources\PriceResource;
 use App\Http\Resources\ProductResource;
 use App\Http\Resources\StockItemResource;
@@ -26,6 +27,7 @@ use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
 use App\Models\Place;
+use App\Models\PlannedBake;
 use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
@@ -38,20 +40,20 @@ final class Kinds
 {
     public const ROWS = [
         'dogs' => Dog::class, 'recipes' => Recipe::class, 'products' => Product::class, 'names' => OwnName::class, 'foods' => OwnFood::class,
-        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class, 'stock' => StockItem::class,
+        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class, 'stock' => StockItem::class, 'planned' => PlannedBake::class,
     ];
 
     private const TOLD = [
         'dogs' => DogResource::class, 'products' => ProductResource::class, 'names' => OwnNameResource::class, 'foods' => OwnFoodResource::class,
         'swaps' => OwnSwapResource::class, 'prices' => PriceResource::class, 'weighings' => WeighingResource::class, 'confirmations' => ConfirmationResource::class,
-        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class, 'stock' => StockItemResource::class,
+        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class, 'stock' => StockItemResource::class, 'planned' => PlannedBakeResource::class,
     ];
 
     /** What is told of a row is read with it. */
     private const WITH = ['products' => ['readings'], 'weighings' => ['dog']];
 
     /** What a row of a kind is called by. */
-    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient'];
+    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient', 'planned' => 'on'];
 
     public static function of(Model $row): string
     {

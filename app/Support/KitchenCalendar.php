@@ -6,6 +6,8 @@ namespace App\Support;
 
 use App\Models\Bag;
 use App\Models\Confirmation;
+use App\Models\PlannedBake;
+use App\Models\Recipe;
 use Carbon\CarbonImmutable;
 use MildBowl\Core\Questions\RequestRefused;
 use Sabre\VObject\Component;
@@ -36,6 +38,10 @@ final readonly class KitchenCalendar
         $words = Confirmation::query()->where('level', 'ask-vet')->whereNull('taken_back_at')->whereNotNull('holds_until')->get()->all();
         foreach ($words as $word) {
             $this->event($calendar, "vet-{$word->id}", CarbonImmutable::parse((string) $word->getAttribute('holds_until'))->format('Y-m-d'), "Ask the vet again: {$word->getAttribute('dog')}", 'What the vet said holds until this day.');
+        }
+        $titles = Recipe::query()->whereIn('id', PlannedBake::open()->select('recipe_id'))->pluck('title', 'id');
+        foreach (PlannedBake::open()->orderBy('on')->limit(self::MOST)->get() as $plan) {
+            $this->event($calendar, "bake-{$plan->id}", $plan->on->format('Y-m-d'), 'Bake: '.($titles[$plan->recipe_id] ?? 'a recipe'), 'Planned in the kitchen.');
         }
         foreach ($this->thaws() as $n => [$on, $bag]) {
             $this->event($calendar, "thaw-$bag", $on, 'Thaw: '.($named[$bag] ?? 'a bag'), 'Take it out of the freezer on this day.');

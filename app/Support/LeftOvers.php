@@ -31,12 +31,12 @@ final readonly class LeftOvers
 
         return [
             'kept' => array_map(static fn (array $one): array => [
-                'ingredient' => $one['food']->id, 'name' => $one['food']->name, 'of' => $one['of']->name, 'food' => $one['kept']->kind, 'days' => $one['kept']->fridgeDays,
+                'ingredient' => $one['food']->id, 'name' => self::called($one['food']), 'of' => self::called($one['of']), 'food' => $one['kept']->kind, 'days' => $one['kept']->fridgeDays,
                 'answered' => $said[$one['food']->id] ?? null,
             ], $left->kept),
             'dough' => $this->dough((float) $answer['batch']['doughGrams']['best'], array_column($answer['portions'], 'piece'), $said['dough'] ?? null),
             'scraps' => array_map(static fn (array $one): array => [
-                'scrap' => $one['scrap'], 'of' => array_map(static fn (Ingredient $food): string => $food->name, $one['of']), 'outOfReach' => ! $one['isForBowl'], 'says' => $one['says'],
+                'scrap' => $one['scrap'], 'of' => array_map(self::called(...), $one['of']), 'outOfReach' => ! $one['isForBowl'], 'says' => $one['says'],
             ], $left->scraps),
         ];
     }
@@ -52,6 +52,12 @@ final readonly class LeftOvers
         $many = $each > 0.0 ? round($ends / $each / self::STEP) * self::STEP : 0.0;
 
         return $many < self::STEP ? null : ['grams' => $ends, 'pieces' => $many, 'answered' => $answered];
+    }
+
+    /** What is written on a tub: "minced venison", not what else is known of it. */
+    private static function called(Ingredient $food): string
+    {
+        return explode(',', $food->name)[0];
     }
 
     /** @return array<string, string> "kept" or "gone" by ingredient; dough by its own name */

@@ -14,6 +14,7 @@ use App\Models\OwnName;
 use App\Models\OwnSwap;
 use App\Models\Photo;
 use App\Models\Place;
+use App\Models\PlannedBake;
 use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
@@ -61,6 +62,7 @@ function othersThings(TestCase $test): array
     $gift = fake()->uuid();
     $things['gift'] = LedgerEntry::query()->create(['id' => $gift, 'gift' => $gift, 'dog_id' => $things['dog']->id, 'on' => '2026-06-20', 'at' => now(), 'by' => 'Somebody', 'kind' => 'text', 'words' => 'Strange scrap', 'unsure' => false, 'came_at' => now()]);
     $things['stock'] = StockItem::query()->create(['ingredient' => 'oat-flour', 'state' => 'out']);
+    $things['planned'] = PlannedBake::query()->create(['recipe_id' => $things['recipe']->id, 'on' => '2026-06-20']);
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 

@@ -273,6 +273,7 @@ function thingsOf(TestCase $test): array
         'accepted' => $post('accepted', ['oven' => 'the oven', 'class' => 'biscuit', 'of' => 'minutes', 'factor' => 1.1, 'says' => '10 % longer', 'by' => 'Ines']),
         'place' => $post('places', ['name' => 'A tin of ours', 'kind' => 'jar']),
         'gift' => (string) $test->postJson('/api/given', ['id' => '018f2f6e-0000-7000-8000-000000000009', 'at' => '2026-06-20T09:00:00.000Z', 'by' => 'Ines', 'text' => '3 g carrot', 'dogs' => [['dog' => $dog]]])->assertCreated()->json('given.0.gift'),
+        'planned' => $post('planned', ['recipeId' => Recipe::query()->firstOrFail()->id, 'on' => now()->addDays(3)->format('Y-m-d')]),
         'stock' => $post('stock', ['ingredient' => 'oat-flour', 'state' => 'low']),
         'bag' => Bag::query()->where('state', 'here')->firstOrFail()->id,
         'batch' => $post('batches', ['asked' => ['recipe' => ['text' => '200 g oat flour']], 'at' => '2026-05-14T12:00:00.000Z', 'startAt' => '2026-05-14T14:00', 'by' => 'Ines']),

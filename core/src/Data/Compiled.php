@@ -34,8 +34,8 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type EnergyConstant array{key: string, low: float, value: float, high: float, unit: string, meaning: string, source: string}
  * @phpstan-type ToxicRow array{substance: string, name: string, unit: string, thresholds: list<array{float, string}>, anyAmount: bool, who: string, remark: string, source: string}
  * @phpstan-type KeepingRow array{class: string, jarDays: float, jarCoolDays: ?float, fridgeDays: float, fridgeAtMost: ?float, fridgeLiverDays: ?float, freezerDays: float, freezerAtMost: ?float, meaning: string, jarIf: string, fridgeIf: string, freezerIf: string, source: string}
- * @phpstan-type LeftOverRow array{foods: list<string>, except: list<string>, kind: string, leaves: string, meaning: string, source: string}
- * @phpstan-type ScrapRow array{foods: list<string>, scrap: string, except: list<string>, reach: string, entry: string, says: string, source: string}
+ * @phpstan-type LeftOverRow array{foods: list<string>, endings: list<string>, except: list<string>, kind: string, leaves: string, meaning: string, source: string}
+ * @phpstan-type ScrapRow array{foods: list<string>, endings: list<string>, scrap: string, except: list<string>, exceptEndings: list<string>, reach: string, entry: string, says: string, source: string}
  * @phpstan-type OpenedRow array{kind: string, name: string, fridgeDays: float, fridgeAtMost: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type PowerCutRow array{place: string, coldHours: float, fullHours: ?float, meaning: string, source: string}
  * @phpstan-type WeeklyRow array{code: string, of: string, days: float, within: float, says: string, advice: string, source: string}

@@ -26,7 +26,7 @@ final readonly class LeftOver
         $kept = $scraps = [];
         foreach ($foods as $food) {
             foreach (Compiled::days()['leftOver'] as $row) {
-                if (self::isOf($food, $row['foods'], $row['except'])) {
+                if (self::isAny($food, $row['foods'], $row['endings']) && ! self::isAny($food, $row['except'], [])) {
                     $left = $row['leaves'] === '' ? $food : $catalogue->get($row['leaves']);
                     $kept[$left->id] ??= ['of' => $food, 'food' => $left, 'kept' => OpenedFood::of($row['kind'])];
                     break;
@@ -34,7 +34,7 @@ final readonly class LeftOver
             }
         }
         foreach (Compiled::days()['scraps'] as $row) {
-            $of = array_values(array_filter($foods, static fn (Ingredient $food): bool => self::isOf($food, $row['foods'], $row['except'])));
+            $of = array_values(array_filter($foods, static fn (Ingredient $food): bool => self::isAny($food, $row['foods'], $row['endings']) && ! self::isAny($food, $row['except'], $row['exceptEndings'])));
             if ($of !== []) {
                 $scraps[] = ['of' => $of, 'scrap' => $row['scrap'], 'isForBowl' => $row['reach'] === 'bowl', 'says' => $row['says']];
             }
@@ -45,21 +45,13 @@ final readonly class LeftOver
     }
 
     /**
-     * @param  list<string>  $foods  ids and groups
-     * @param  list<string>  $except
-     */
-    private static function isOf(Ingredient $food, array $foods, array $except): bool
-    {
-        return self::isAny($food, $foods) && ! self::isAny($food, $except);
-    }
-
-    /**
-     * By its own id, not by what begins like it: a potato is not its starch.
+     * By its own id, not by what begins like it (a potato is not its starch), by a group, or by what became of it ("-tinned").
      *
      * @param  list<string>  $foods
+     * @param  list<string>  $endings  of ids
      */
-    private static function isAny(Ingredient $food, array $foods): bool
+    private static function isAny(Ingredient $food, array $foods, array $endings): bool
     {
-        return in_array($food->id, $foods, true) || $food->inAny($foods);
+        return in_array($food->id, $foods, true) || $food->inAny($foods) || array_filter($endings, static fn (string $ending): bool => str_ends_with($food->id, $ending)) !== [];
     }
 }

@@ -29,6 +29,7 @@ import type {
     Kitchen,
     KitchenDay,
     LeftOver,
+    PlannedBake,
     StockItem,
     ThawPlan,
     LabelAnswer,
@@ -139,6 +140,7 @@ export interface PlaceFields {
     position?: number
 }
 export type StockFields = Pick<StockItem, 'ingredient' | 'state'>
+export type PlannedFields = Pick<PlannedBake, 'recipeId' | 'on'>
 export interface ProductFields {
     name?: string
     number?: string | null

@@ -1525,6 +1525,7 @@ export interface ChangedKinds {
     places?: Place[]
     bags?: Bag[]
     stock?: StockItem[]
+    planned?: PlannedBake[]
 }
 /**
  * a batch in short
@@ -1686,6 +1687,23 @@ export interface StockItem {
     version: number
     ingredient: string
     state: 'at-hand' | 'low' | 'out'
+}
+/**
+ * a recipe that is to be baked on a day
+ */
+
+export interface PlannedBake {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    recipeId: string
+    on: string
+    /**
+     * the batch that answered it
+     */
+    batchId: string | null
 }
 
 export interface Gone {

@@ -9,6 +9,7 @@ import { daysBetween, due } from '../keeping/shelves'
 import { useLeftOvers } from '../keeping/useLeftOvers'
 import { useThawPlan } from '../keeping/useThawPlan'
 import { hourOf, leftOf } from '../making/clockwork'
+import PlanBake from '../making/PlanBake.vue'
 import { useAlarm } from '../making/useAlarm'
 import { pieces } from '../ui/format'
 import type { DayOnPage } from './useDay'
@@ -61,17 +62,25 @@ const weighs = computed(() =>
     (props.day.day.value?.weigh ?? []).map((one) => ({ ...one, name: props.jars.kitchen.dogs.find((dog) => dog.id === one.dog)?.name ?? 'a dog' })),
 )
 const vets = computed(() => props.jars.kitchen.dogs.flatMap((dog) => runningOut(dog).map((says) => ({ dog, says }))))
+/** Bakes that are planned for today and tomorrow, or were for a day before. */
+const bakes = computed(() =>
+    props.jars.kitchen.all.planned.items
+        .filter((one) => one.batchId === null && daysBetween(today.value, one.on) <= 1)
+        .map((one) => ({ ...one, title: props.jars.kitchen.recipes.find((of) => of.id === one.recipeId)?.title ?? 'a recipe' })),
+)
 const fridge = computed(() => props.jars.places.value.find((one) => one.kind === 'fridge'))
 const freezer = computed(() => props.jars.places.value.find((one) => one.kind === 'freezer'))
 const weekday = (iso: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(new Date(`${iso}T12:00:00Z`))
 const when = (iso: string): string =>
-    daysBetween(today.value, iso) === 0
-        ? 'today'
-        : daysBetween(today.value, iso) === 1
-          ? 'tomorrow'
-          : daysBetween(today.value, iso) < 7
-            ? `on ${weekday(iso)}`
-            : `in ${daysBetween(today.value, iso)} days`
+    daysBetween(today.value, iso) < 0
+        ? `${-daysBetween(today.value, iso)} ${daysBetween(today.value, iso) === -1 ? 'day' : 'days'} ago`
+        : daysBetween(today.value, iso) === 0
+          ? 'today'
+          : daysBetween(today.value, iso) === 1
+            ? 'tomorrow'
+            : daysBetween(today.value, iso) < 7
+              ? `on ${weekday(iso)}`
+              : `in ${daysBetween(today.value, iso)} days`
 const open = computed(() => props.jars.here.value.filter((one) => one.content === 'food'))
 /** The whole shelf is looked through, of thousands: once the dogs stand at the door, and never while somebody taps. */
 const nexts = shallowRef<Next[]>([])
@@ -106,7 +115,7 @@ const namesOf = (dogs: { name: string }[]): string => (dogs.length === all.value
 const isShort = computed(() => plan.value?.shortOn != null && daysBetween(today.value, plan.value.shortOn) <= 10)
 const isCalm = computed(
     () =>
-        [over, soon, thaws, freezes, making, vets, weighs, leftOvers, without].every((one) => one.value.length === 0) &&
+        [over, soon, thaws, freezes, making, vets, weighs, leftOvers, without, bakes].every((one) => one.value.length === 0) &&
         props.jars.loose.value.length === 0 &&
         !isShort.value,
 )
@@ -175,6 +184,13 @@ async function throwAway(bag: string): Promise<void> {
                     <b>Left over</b> of <router-link :to="`/oven/${one.id}`">{{ one.title }}</router-link>: {{ one.names.join(', ') }}?
                 </p>
             </li>
+            <li v-for="one in bakes" :key="`bake ${one.id}`" class="due__one" :class="{ 'due__one--over': one.on < today }">
+                <p>
+                    <b>Bake {{ one.on < today ? `(planned ${when(one.on)})` : when(one.on) }}</b>
+                    <router-link :to="`/card/${one.recipeId}`">{{ one.title }}</router-link>.
+                </p>
+                <v-btn variant="tonal" :to="`/bench/${one.recipeId}`" :aria-label="`To the bench: ${one.title}`">To the bench</v-btn>
+            </li>
             <li v-for="one in making" :key="`oven ${one.id}`" class="due__one">
                 <p>
                     <b>In the making</b> <router-link :to="`/oven/${one.id}`">{{ one.title }}</router-link>, since
@@ -211,6 +227,7 @@ async function throwAway(bag: string): Promise<void> {
                         }}<template v-if="one.refuse.length > 0"
                             >; {{ one.refuse.map((of) => `${of.dog.name} does not care for ${of.food}`).join(', ') }}</template
                         ><template v-if="one.there > 0">; {{ pieces(one.there) }} are left</template>
+                        <PlanBake :recipe="one.slip.id" :title="one.slip.title" />
                     </li>
                 </ul>
             </li>

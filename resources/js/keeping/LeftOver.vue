@@ -82,7 +82,7 @@ async function none(ingredient: string, name: string): Promise<void> {
         class="left-over"
         aria-label="Left over"
     >
-        <h3>Left over</h3>
+        <h2>Left over</h2>
         <p v-if="jars.refused.value !== null" class="problem" role="alert">{{ jars.refused.value }}</p>
         <ul v-if="kept.length > 0 || dough !== null" class="left-over__kept">
             <li v-for="one in kept" :key="one.ingredient">
@@ -126,7 +126,7 @@ async function none(ingredient: string, name: string): Promise<void> {
             </li>
         </ul>
         <template v-if="out.length > 0">
-            <h4>Out of every dog's reach, in a bin with a lid</h4>
+            <h3>Out of every dog's reach, in a bin with a lid</h3>
             <ul class="left-over__out">
                 <li v-for="one in out" :key="one.scrap">
                     <b>{{ one.scrap }}</b> ({{ one.of.join(', ') }}): {{ one.says }}

@@ -10,6 +10,7 @@ import {
     type PlaceFields,
     type ProductFields,
     type RecipeFields,
+    type PlannedFields,
     type StockFields,
     type ConfirmationFields,
 } from '../api/client'
@@ -35,6 +36,7 @@ import type {
     Product,
     Recipe,
     Slip,
+    PlannedBake,
     StockItem,
     Vocabulary,
 } from '../api/types.generated'
@@ -93,6 +95,11 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             inOrder: (one, two) => one.position - two.position || (one.name < two.name ? -1 : 1),
             over: (fields) => ({ celsius: null, position: 999, ...fields }),
             called: (one) => one.name ?? 'a place',
+        }),
+        planned: useCollection<PlannedBake, PlannedFields>(outbox, 'planned', {
+            inOrder: (one, two) => (one.on < two.on ? -1 : 1),
+            over: (fields) => ({ batchId: null, ...fields }),
+            called: () => 'a planned bake',
         }),
         stock: useCollection<StockItem, StockFields>(outbox, 'stock', { called: (one) => nameOf(one.ingredient ?? '') }),
         bags: useCollection<Bag>(outbox, 'bags', { called: (one) => `bag ${one.number ?? ''}` }),
@@ -187,6 +194,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         for (const kind of Object.values(all)) kind.asks()
         // what a first page may show is asked for at once, beside the rest
         void all.places.load().catch(() => undefined)
+        void all.planned.load().catch(() => undefined)
         void all.stock.load().catch(() => undefined)
         void all.bags.load().catch(() => undefined)
         try {
@@ -227,6 +235,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             'places',
             'bags',
             'stock',
+            'planned',
         ] as const)
             (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
         all.words.took(

@@ -5,6 +5,7 @@ import { api } from '../api/client'
 import type { FormulateAnswer, Recipe } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import BatchStrip from '../making/BatchStrip.vue'
+import PlanBake from '../making/PlanBake.vue'
 import { figure, grams } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 import { useUnits } from '../ui/useUnits'
@@ -102,6 +103,7 @@ function print(): void {
                 <p>{{ cleared.length === 0 ? 'Cleared for none of the dogs at the table today.' : `Cleared today for ${cleared.join(', ')}.` }}</p>
             </template>
             <p v-if="recipe.notes !== ''" class="recipe-card__notes">{{ recipe.notes }}</p>
+            <PlanBake v-if="!poison" class="recipe-card__plan" :recipe="id" :title="recipe.title" />
             <section v-if="batches.length > 0" class="recipe-card__batches" aria-label="Batches of it">
                 <h2>Batches of it</h2>
                 <BatchStrip :batches="batches" />

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { letGo, notices } from './notices'
 
-/** One notice at a time, the oldest first. */
-const shown = computed(() => notices[0] ?? null)
+/** One notice at a time, the newest in front: the way back that a hand looks for is of what it did last. */
+const shown = computed(() => notices.at(-1) ?? null)
 
 function run(): void {
     const now = shown.value

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { kitchenTime } from '../api/client'
+import { takeAway } from '../kitchen/takeAway'
+import { useKitchen } from '../kitchen/useKitchen'
+import { useOutbox } from '../kitchen/useOutbox'
+import { writtenDate } from '../ui/dates'
+import DateField from '../ui/DateField.vue'
+import { dayIn } from '../ui/format'
+import { useDoing } from '../ui/useDoing'
+
+/** A day on which a recipe is to be baked: one of the next seven in a tap, or any. It stands on Today and in the calendar. */
+const props = defineProps<{ recipe: string; title: string }>()
+const kitchen = useKitchen()
+const outbox = useOutbox()
+const { problem, doing } = useDoing()
+const isOpen = ref(false)
+const today = computed(() => dayIn(kitchen.kitchen?.timezone ?? 'UTC', new Date(kitchenTime())))
+const plan = computed(() => kitchen.all.planned.items.find((one) => one.recipeId === props.recipe && one.batchId === null) ?? null)
+const order = computed(() => kitchen.kitchen?.datesAs ?? 'dmy')
+const days = computed(() =>
+    Array.from({ length: 7 }, (_, n) => {
+        const at = new Date(Date.parse(`${today.value}T12:00:00Z`) + n * 86_400_000)
+
+        return {
+            iso: at.toISOString().slice(0, 10),
+            name: n === 0 ? 'today' : n === 1 ? 'tomorrow' : new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(at),
+        }
+    }),
+)
+
+async function on(day: string | null): Promise<void> {
+    if (day === null || !(await doing(() => kitchen.all.planned.keep(plan.value?.id ?? null, { recipeId: props.recipe, on: day })))) return
+    isOpen.value = false
+}
+const forget = (): Promise<boolean> => doing(() => takeAway(kitchen, outbox, 'planned', plan.value?.id ?? '', `the planned bake of ${props.title}`))
+</script>
+
+<template>
+    <div class="plan-bake">
+        <p v-if="plan !== null" class="plan-bake__said">
+            Planned for {{ days.find((one) => one.iso === plan?.on)?.name ?? writtenDate(plan.on, order) }}.
+            <v-btn variant="text" :aria-label="`Do not bake ${title} then`" @click="forget">Not then</v-btn>
+        </p>
+        <v-btn variant="text" :aria-expanded="isOpen" :aria-label="`Plan to bake ${title}`" @click="isOpen = !isOpen">{{
+            plan === null ? 'Plan it' : 'Another day'
+        }}</v-btn>
+        <div v-if="isOpen" class="plan-bake__days" role="group" :aria-label="`When to bake ${title}`">
+            <v-btn v-for="one in days" :key="one.iso" variant="tonal" @click="on(one.iso)">{{ one.name }}</v-btn>
+            <DateField label="or on" :value="null" :least="today" @meant="on" />
+        </div>
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+    </div>
+</template>
