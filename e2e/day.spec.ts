@@ -143,7 +143,7 @@ test('what is at hand is one word for each food, and the calendar has an address
     await page.goto('/jars')
     await page.getByRole('button', { name: 'Calendar' }).click()
     const paper = page.getByRole('dialog')
-    await expect(paper).toContainText('bakes that are planned')
+    await expect(paper).toContainText('bakes that are planned, whom to weigh')
     await paper.getByRole('button', { name: /address/ }).click()
     const address = await paper.getByLabel('Address to subscribe to').inputValue()
     expect((await page.request.get(new URL(address).pathname)).headers()['content-type']).toContain('text/calendar')

@@ -6,6 +6,7 @@ namespace App\Support;
 
 use App\Models\Bag;
 use App\Models\Confirmation;
+use App\Models\Dog;
 use App\Models\PlannedBake;
 use App\Models\Recipe;
 use Carbon\CarbonImmutable;
@@ -13,14 +14,17 @@ use MildBowl\Core\Questions\RequestRefused;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCalendar;
 
-/** The kitchen's days as iCalendar (RFC 5545): best before, what to thaw, when a vet's word runs out, when the jars are empty. */
+/** The kitchen's days as iCalendar (RFC 5545): best before, what to thaw, what to bake, whom to weigh, when a vet's word runs out, when the jars are empty. */
 final readonly class KitchenCalendar
 {
     private const DAYS = 60;
 
     private const MOST = 1000;
 
-    public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private ThawPlans $plans) {}
+    /** After the day has begun: at eight. */
+    private const REMINDS = 'PT8H';
+
+    public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private ThawPlans $plans, private WeighDays $weigh) {}
 
     public function text(): string
     {
@@ -32,7 +36,7 @@ final readonly class KitchenCalendar
         foreach ($bags as $bag) {
             $named[$bag->id] = "bag {$bag->number}, {$bag->title}";
             $left = $bag->content === 'treats' ? ' ('.rtrim(rtrim(number_format($bag->pieces, 2), '0'), '.').' left)' : '';
-            $this->event($calendar, "bag-{$bag->id}", $bag->best_before?->format('Y-m-d') ?? '', "Best before: {$named[$bag->id]}$left", $bag->frozen ? 'In the freezer.' : 'Past this day: throw it away when in doubt.');
+            $this->event($calendar, "bag-{$bag->id}", $bag->best_before?->format('Y-m-d') ?? '', "Best before: {$named[$bag->id]}$left", $bag->frozen ? 'In the freezer.' : 'Past this day: throw it away when in doubt.', ! $bag->frozen);
         }
         /** @var list<Confirmation> $words */
         $words = Confirmation::query()->where('level', 'ask-vet')->whereNull('taken_back_at')->whereNotNull('holds_until')->get()->all();
@@ -42,6 +46,13 @@ final readonly class KitchenCalendar
         $titles = Recipe::query()->whereIn('id', PlannedBake::open()->select('recipe_id'))->pluck('title', 'id');
         foreach (PlannedBake::open()->orderBy('on')->limit(self::MOST)->get() as $plan) {
             $this->event($calendar, "bake-{$plan->id}", $plan->on->format('Y-m-d'), 'Bake: '.($titles[$plan->recipe_id] ?? 'a recipe'), 'Planned in the kitchen.');
+        }
+        $today = $this->clock->today();
+        /** @var list<Dog> $dogs */
+        $dogs = Dog::query()->get()->all();
+        foreach ($this->weigh->due($today->addDays(self::DAYS)->format('Y-m-d'), $dogs) as $due) {
+            $name = array_values(array_filter($dogs, static fn (Dog $dog): bool => $dog->id === $due['dog']))[0]->name ?? 'a dog';
+            $this->event($calendar, "weigh-{$due['dog']}", max($due['dueOn'] ?? '', $today->format('Y-m-d')), "Weigh: $name", $due['lastOn'] === null ? 'Never weighed here.' : "Last on {$due['lastOn']}.");
         }
         foreach ($this->thaws() as $n => [$on, $bag]) {
             $this->event($calendar, "thaw-$bag", $on, 'Thaw: '.($named[$bag] ?? 'a bag'), 'Take it out of the freezer on this day.');
@@ -65,7 +76,7 @@ final readonly class KitchenCalendar
         return array_map(static fn (array $one): array => [$one['on'], $one['bag']], $takeOut);
     }
 
-    private function event(VCalendar $calendar, string $uid, string $on, string $summary, string $description): void
+    private function event(VCalendar $calendar, string $uid, string $on, string $summary, string $description, bool $reminds = true): void
     {
         $day = str_replace('-', '', $on);
         $event = $calendar->createComponent('VEVENT', [
@@ -74,6 +85,9 @@ final readonly class KitchenCalendar
         assert($event instanceof Component);
         $event->add('DTSTART', $day, ['VALUE' => 'DATE']);
         $event->add('DTEND', str_replace('-', '', BagShelf::day($on)->after(1)->iso), ['VALUE' => 'DATE']);
+        if ($reminds) {
+            $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $summary, 'TRIGGER' => self::REMINDS]);
+        }
         $calendar->add($event);
     }
 }

@@ -21,6 +21,14 @@ it('tells the days of the kitchen as a calendar that others can read', function 
     expect((string) $of('bag-')[0]->DTSTART)->toBe($first->best_before->format('Ymd'))->and((string) $of('bag-')[0]->SUMMARY)->toContain("bag {$first->number}, {$first->title}")
         // an event of a day ends on the next
         ->and((string) $of('bag-')[0]->DTEND)->toBe($first->best_before->addDay()->format('Ymd'));
+    // a puppy is weighed each week
+    expect(array_map(static fn ($one): string => (string) $one->SUMMARY, $of('weigh-')))->toContain('Weigh: Biscay');
+    // what is frozen needs no reminder; what is to be done on a day does, in its morning
+    $reminds = static fn ($event): bool => isset($event->VALARM) && (string) $event->VALARM->TRIGGER === 'PT8H';
+    expect(array_unique(array_map($reminds, $of('thaw-'))))->toBe([true]);
+    foreach ($of('bag-') as $event) {
+        expect($reminds($event))->toBe(! $bags->firstWhere('id', substr((string) $event->UID, 4, 36))->frozen);
+    }
     foreach (explode("\r\n", $answer->getContent()) as $line) {
         expect(strlen($line))->toBeLessThanOrEqual(75);
     }

@@ -31,6 +31,12 @@ const had = computed(() =>
 const isOpen = computed(() => props.day.unreckoned.value.has(props.dog.id))
 const why = computed(() => (may.value?.heldBy === 'not-cleared' ? reason(may.value.why) : null))
 const poison = computed(() => props.day.poisonOf(props.dog.id))
+/** A bag may be meant for some dogs only. */
+const notFor = computed(() => {
+    const meant = props.bag?.dogs ?? []
+
+    return meant.length === 0 || meant.includes(props.dog.id) ? null : `This bag is for ${meant.map((id) => props.day.nameOf(id)).join(', ')}.`
+})
 /** Said before it is given, not only after. */
 const warns = computed(() => {
     if (props.bag === null) return null
@@ -38,6 +44,7 @@ const warns = computed(() => {
     if (props.bag.batch === null) return 'Nobody knows what is in it.'
     if (why.value !== null) return `Not for ${props.dog.name}.`
     if (may.value === null || isOpen.value) return 'Not reckoned yet.'
+    if (notFor.value !== null) return notFor.value
     if (its.value?.over === true) return 'Over already.'
     const left = may.value?.pieces
 

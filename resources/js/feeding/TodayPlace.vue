@@ -9,6 +9,7 @@ import { hourOf } from '../making/clockwork'
 import WhoBakes from '../making/WhoBakes.vue'
 import { figure, pieces } from '../ui/format'
 import { tell } from '../ui/notices'
+import EmptyPlace from '../ui/EmptyPlace.vue'
 import SwitchRow from '../ui/SwitchRow.vue'
 import { useReturn } from '../ui/useReturn'
 import { useSettles } from '../ui/useSettles'
@@ -36,6 +37,9 @@ const open = computed(() =>
 )
 /** What is over is thrown away, not given. */
 const givable = computed(() => open.value.filter((one) => pressing(one, jars.today.value) !== 'over'))
+/** the first few; a hand holds no dozen */
+const reachesAll = ref(false)
+const inReach = computed(() => (reachesAll.value ? givable.value : givable.value.filter((one, n) => n < 6 || one.id === chosen.value)))
 const chosen = ref<string | null>(null)
 const bag = computed<Bag | null>(() => givable.value.find((one) => one.id === chosen.value) ?? givable.value[0] ?? null)
 const asked = ref<string | null>(null)
@@ -69,6 +73,7 @@ function fits(dog: string): boolean {
 
     return (
         may !== null &&
+        (bag.value.dogs.length === 0 || bag.value.dogs.includes(dog)) &&
         day.poisonOf(dog) === null &&
         may.heldBy !== 'not-cleared' &&
         (may.pieces === null || may.pieces + 1e-9 >= amount.value) &&
@@ -171,11 +176,16 @@ const backs = computed(() =>
             </ul>
         </div>
         <p v-if="day.refused.value !== null" class="problem" role="alert">{{ day.refused.value }}</p>
-        <div class="today__halves">
+        <EmptyPlace v-if="kitchen.kitchen !== null && kitchen.dogs.length === 0" title="No dog at the door yet"
+            >Its name, weight and age are enough: then its day stands here as a dish, with what it may have in treats.<template #acts
+                ><v-btn variant="flat" color="primary" to="/dogs/new">Add the first dog</v-btn></template
+            ></EmptyPlace
+        >
+        <div v-else class="today__halves">
             <div class="today__door">
                 <section class="hand-row" aria-label="In the hand">
                     <button
-                        v-for="one in givable.slice(0, 6)"
+                        v-for="one in inReach"
                         :key="one.id"
                         type="button"
                         class="hand-row__bag"
@@ -190,6 +200,9 @@ const backs = computed(() =>
                             ><small>{{ pieces(one.pieces) }} left, {{ due(one.bestBefore, jars.today.value) }}</small></span
                         >
                     </button>
+                    <v-btn v-if="inReach.length < givable.length" variant="text" @click="reachesAll = true"
+                        >{{ givable.length - inReach.length }} more</v-btn
+                    >
                     <p v-if="givable.length === 0" class="hint">
                         No treat is open. <router-link to="/jars">The jars</router-link> tell what is frozen; what is given besides can be written
                         down all the same.

@@ -97,6 +97,8 @@ export function useDay() {
         return treat === undefined ? null : (dogOf(dog)?.may.find((one) => one.batch === treat.id) ?? null)
     }
 
+    const nameOf = (id: string): string => kitchen.dogs.find((one) => one.id === id)?.name ?? 'another dog'
+
     /** What a dog had today that is poison to it: nothing more before a vet says so. */
     const poisonOf = (id: string): DayDog['findings'][number] | null => dogOf(id)?.findings.find((one) => one.level === 'never') ?? null
 
@@ -196,7 +198,7 @@ export function useDay() {
         }
     }
 
-    return { day, today, given, problem, refused, isOld, unreckoned, dogOf, mayOf, poisonOf, give, borrow, takeBack, load }
+    return { day, today, given, problem, refused, isOld, unreckoned, dogOf, mayOf, nameOf, poisonOf, give, borrow, takeBack, load }
 }
 
 export type DayOnPage = ReturnType<typeof useDay>
