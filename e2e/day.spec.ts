@@ -149,3 +149,25 @@ test('what is at hand is one word for each food, and the calendar has an address
     expect((await page.request.get(new URL(address).pathname)).headers()['content-type']).toContain('text/calendar')
     await expectAccessible(page)
 })
+
+test('a bag that is meant for one dog is not offered to the others', async ({ page }) => {
+    const { dogs } = (await (await page.request.get('/api/kitchen')).json()) as { dogs: { id: string; name: string }[] }
+    const bags = (await (await page.request.get('/api/bags')).json()) as { id: string; title: string; frozen: boolean }[]
+    const lentil = bags.find((one) => one.title.startsWith('Lentil') && !one.frozen)
+    const meant = await page.request.post('/api/jar-acts', {
+        data: {
+            id: crypto.randomUUID(),
+            at: new Date().toISOString(),
+            by: 'Tom',
+            do: 'for',
+            said: { bag: lentil?.id, dogs: [dogs.find((one) => one.name === 'Odette')?.id] },
+        },
+    })
+    expect(meant.status()).toBe(201)
+    await page.goto('/today')
+    await page.getByRole('button', { name: /^In the hand: Lentil/ }).click()
+    await expect(door(page, 'Biscay')).toContainText('This bag is for Odette.')
+    await page.getByRole('button', { name: 'One each: 1' }).click()
+    await expect(door(page, 'Odette')).toContainText('had 1 Lentil and celery crisps')
+    await expect(door(page, 'Biscay')).toContainText('nothing yet')
+})

@@ -132,7 +132,7 @@ async function throwAway(bag: string): Promise<void> {
 </script>
 
 <template>
-    <section class="due" aria-label="What is due">
+    <section id="due" class="due" aria-label="What is due">
         <p v-if="isCalm" class="due__calm">Nothing is due. A good morning.</p>
         <ul>
             <li v-for="one in over" :key="one.id" class="due__one due__one--over">

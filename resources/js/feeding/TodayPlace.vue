@@ -80,6 +80,11 @@ function fits(dog: string): boolean {
         !day.unreckoned.value.has(dog)
     )
 }
+const overdue = computed(() => jars.here.value.filter((one) => pressing(one, jars.today.value) === 'over').length)
+/** under a thumb the list of what is due stands below all the dogs */
+function jump(): void {
+    document.getElementById('due')?.scrollIntoView({ behavior: 'smooth', block: 'start' })
+}
 const all = computed(() => kitchen.dogs.filter((dog) => fits(dog.id)))
 
 function told(gift: string | null, who: string, much: string): void {
@@ -161,6 +166,9 @@ const backs = computed(() =>
         <BagBodies />
         <header class="place__head">
             <h1>{{ written }}</h1>
+            <button v-if="kitchen.dogs.length > 0" type="button" class="today__jump" @click="jump">
+                {{ overdue > 0 ? `${overdue} to throw away, and what else is due` : 'What is due' }}
+            </button>
             <WhoBakes does="Giving" label="Who gives" />
         </header>
         <p v-if="day.problem.value !== null" class="trouble" role="status">
