@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Models\Dog;
 use App\Models\Recipe;
 use App\Models\StockItem;
-use App\Models\Weighing;
-use Illuminate\Database\Eloquent\Collection;
 use MildBowl\Core\Baking\Parts\Heading;
 use MildBowl\Core\Contract\Asks;
 use MildBowl\Core\Contract\Contract;
@@ -30,10 +27,7 @@ final class KitchenQuestion
 
     private const MOST_AT_HAND = 200;
 
-    /** @var Collection<int, Dog>|null */
-    private ?Collection $dogs = null;
-
-    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts, private readonly KitchenWords $words, private readonly CurrentKitchen $current) {}
+    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts, private readonly KitchenWords $words, private readonly CurrentKitchen $current, private readonly Kennel $kennel) {}
 
     /**
      * @param  stdClass  $asked  the question's own request, with ids for what is kept; what is left out is taken from the kitchen
@@ -109,7 +103,7 @@ final class KitchenQuestion
         foreach ($this->parts->all() as $key => $part) {
             $whole->{$key} = $key === 'oven' ? (object) ((array) ($whole->oven ?? []) + (array) $part) : ($whole->{$key} ?? $part);
         }
-        $whole->dogs = $this->dogs($whole->dogs ?? null);
+        $whole->dogs = $this->kennel->asked($whole->dogs ?? null);
         $this->withKept($whole);
         if ($question === 'rescue') {
             $whole->atHand ??= StockItem::query()->where('state', '!=', 'out')->orderBy('ingredient')->limit(self::MOST_AT_HAND)->pluck('ingredient')->all();
@@ -147,7 +141,7 @@ final class KitchenQuestion
     private function withDay(stdClass $whole): stdClass
     {
         $this->withFoods($whole);
-        $whole->dogs = $this->dogs($whole->dogs ?? null);
+        $whole->dogs = $this->kennel->asked($whole->dogs ?? null);
         foreach (is_array($whole->batches ?? null) ? $whole->batches : [] as $batch) {
             if ($batch instanceof stdClass && ($batch->question ?? null) instanceof stdClass) {
                 $batch->question = clone $batch->question;
@@ -163,7 +157,7 @@ final class KitchenQuestion
     private function withTreats(stdClass $whole): stdClass
     {
         $this->withFoods($whole);
-        $whole->dogs = $this->dogs($whole->dogs ?? null);
+        $whole->dogs = $this->kennel->asked($whole->dogs ?? null);
         foreach (is_array($whole->treats ?? null) ? $whole->treats : [] as $treat) {
             if ($treat instanceof stdClass) {
                 $treat->dogs = array_map(static fn (stdClass $dog): stdClass => clone $dog, $whole->dogs);
@@ -181,12 +175,12 @@ final class KitchenQuestion
         $this->withFoods($whole);
         if (is_string($whole->dog ?? null)) {
             if ($question === 'profile') {
-                $this->withWeighings($whole);
+                $this->kennel->weighed($whole);
             }
-            $whole->dog = $this->dogs([$whole->dog])[0];
+            $whole->dog = $this->kennel->asked([$whole->dog])[0];
         }
         if (is_array($whole->dogs ?? null)) {
-            $whole->dogs = $this->dogs($whole->dogs);
+            $whole->dogs = $this->kennel->asked($whole->dogs);
         }
         $product = $whole->product ?? null;
         if ($product instanceof stdClass && isset($product->id)) {
@@ -205,22 +199,6 @@ final class KitchenQuestion
         }
 
         return $whole;
-    }
-
-    /** The dog's own meals, and every time it was weighed. */
-    private function withWeighings(stdClass $whole): void
-    {
-        $dog = $this->kennel()->find((string) $whole->dog);
-        if ($dog !== null) {
-            $whole->meals ??= $dog->meals;
-            $weighings = Weighing::query()->where('dog_id', $dog->id)->with('dog')->orderBy('weighed_on')->get();
-            if (! isset($whole->weighings)) {
-                $whole->weighings = [];
-                foreach ($weighings as $one) {
-                    $whole->weighings[] = (object) ['ageMonths' => $one->dog->ageMonths($one->weighed_on), 'kg' => $one->kg];
-                }
-            }
-        }
     }
 
     private function withFoods(stdClass $whole): void
@@ -248,7 +226,7 @@ final class KitchenQuestion
         unset($whole->bound);
         $this->inParts($whole);
         if (is_array($whole->portions ?? null)) {
-            $whole->portions = self::seated($whole->portions, $whole->dogs);
+            $whole->portions = Kennel::seated($whole->portions, $whole->dogs);
         }
 
         return $kept;
@@ -262,7 +240,7 @@ final class KitchenQuestion
         foreach (is_array($whole->bound ?? null) ? $whole->bound : [] as $one) {
             $bound[] = [trim((string) ($one->line ?? '')), (string) ($one->product ?? '')];
         }
-        $said = [...$this->words->ofVets($this->kennel()->whereIn('id', $ids)), ...$this->words->ofLabels($text, $this->parts->products(), $bound)];
+        $said = [...$this->words->ofVets($this->kennel->all()->whereIn('id', $ids)), ...$this->words->ofLabels($text, $this->parts->products(), $bound)];
         if ($said !== []) {
             $whole->confirmed = array_slice([...(is_array($whole->confirmed ?? null) ? $whole->confirmed : []), ...$said], 0, self::MOST_WORDS);
         }
@@ -311,37 +289,6 @@ final class KitchenQuestion
         return Recipe::query()->findOrFail(is_string($id) ? $id : '');
     }
 
-    /**
-     * Dogs as core knows them: those at the table where nobody said; by id; or as they are described, on top of what is kept of them.
-     *
-     * @return list<stdClass>
-     *
-     * @throws RequestRefused when no dog of this kitchen has the id
-     */
-    private function dogs(mixed $asked): array
-    {
-        if (! is_array($asked)) {
-            return array_map(self::dog(...), array_values($this->kennel()->filter(static fn (Dog $dog): bool => $dog->at_table)->all()));
-        }
-        $dogs = [];
-        foreach (array_values($asked) as $n => $one) {
-            $id = is_string($one) ? $one : ($one instanceof stdClass ? $one->id ?? null : null);
-            $kept = is_string($id) ? $this->kennel()->find($id) : null;
-            if (is_string($one) && $kept === null) {
-                throw RequestRefused::outOfRange("/dogs/$n", 'No dog of this kitchen has this id.');
-            }
-            $dogs[] = (object) ((array) ($one instanceof stdClass ? $one : []) + (array) ($kept === null ? [] : self::dog($kept)));
-        }
-
-        return $dogs;
-    }
-
-    /** @return Collection<int, Dog> */
-    private function kennel(): Collection
-    {
-        return $this->dogs ??= Dog::query()->orderBy('position')->orderBy('name')->get();
-    }
-
     /** @return ?stdClass its id, name and newest wording */
     private function product(mixed $id): ?stdClass
     {
@@ -352,11 +299,6 @@ final class KitchenQuestion
         }
 
         return null;
-    }
-
-    private static function dog(Dog $dog): stdClass
-    {
-        return (object) array_filter($dog->told(), static fn (mixed $one): bool => $one !== null);
     }
 
     /**
@@ -391,27 +333,6 @@ final class KitchenQuestion
         $ingredients = $product->ingredients ?? '';
 
         return trim($ingredients) === '' ? null : (object) ['id' => $product->id, 'name' => $name, 'ingredients' => $ingredients];
-    }
-
-    /**
-     * Portions for the dogs that are at the table now.
-     *
-     * @param  array<array-key, mixed>  $portions
-     * @return list<mixed>
-     */
-    private static function seated(array $portions, mixed $dogs): array
-    {
-        $known = [];
-        foreach (is_array($dogs) ? $dogs : [] as $dog) {
-            array_push($known, $dog->id ?? null, $dog->name ?? null);
-        }
-        foreach ($portions as $portion) {
-            if ($portion instanceof stdClass && is_array($portion->dogs ?? null)) {
-                $portion->dogs = array_values(array_filter($portion->dogs, static fn (mixed $dog): bool => $dog !== null && in_array($dog, $known, true)));
-            }
-        }
-
-        return array_values($portions);
     }
 
     /** A value as JSON would have it, objects apart from lists. */

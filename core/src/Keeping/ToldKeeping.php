@@ -9,9 +9,9 @@ use MildBowl\Core\Reading\RecipeReader;
 /** A keeping time that a recipe tells, held against ours. */
 final class ToldKeeping
 {
-    private const DAYS = ['day' => 1, 'week' => 7, 'month' => 30, 'year' => 365];
+    private const DAYS = ['day' => 1, 'week' => 7, 'fortnight' => 14, 'month' => 30, 'year' => 365];
 
-    private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'three' => 3, 'several' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12];
+    private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'three' => 3, 'several' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'eleven' => 11, 'twelve' => 12, 'couple of' => 2, 'few' => 3];
 
     private function __construct() {}
 
@@ -23,7 +23,7 @@ final class ToldKeeping
     public static function question(string $row, \Closure $life): ?string
     {
         if (preg_match('/\b(keep|keeps|store|stored|last|lasts|good for|up to)\b/i', $row) !== 1
-            || preg_match('/(\d+|'.implode('|', array_keys(self::NUMBERS)).')\s*(?:-|–|to)?\s*(\d+)?\s*(day|week|month|year)s?\b/i', $row, $found) !== 1) {
+            || preg_match('/(\d+|'.implode('|', array_keys(self::NUMBERS)).')\s*(?:-|–|to)?\s*(\d+)?\s*(day|week|fortnight|month|year)s?\b/i', $row, $found) !== 1) {
             return null;
         }
         $number = (int) ($found[2] !== '' ? $found[2] : (self::NUMBERS[strtolower($found[1])] ?? $found[1]));

@@ -155,3 +155,21 @@ it('knows how long an opened tin keeps', function (): void {
     $shown = array_map(static fn (OpenedFood $food): array => [$food->kind, $food->fridgeDays, $food->fridgeAtMost], OpenedFood::all());
     expect($shown)->toBe([['tin', 3, 4], ['squash', 2, 2], ['leftover', 3, 4], ['egg', 2, 4], ['raw-meat', 1, 2]])->and(Keeps::ofFood('tin')->days(Place::Jar, 20.0))->toBe(0)->and(OpenedFood::has('jar'))->toBeFalse();
 });
+
+it('stands as it stood, told and read again', function (string $events): void {
+    $bag = bagAfter('biscuit', $events);
+    $again = Bag::standing(classed('biscuit'), onDay('2026-05-14'), json_decode((string) json_encode($bag->state()), true));
+    expect($again->state())->toBe($bag->state())->and($again->bestBefore()->iso)->toBe($bag->bestBefore()->iso)->and($again->bestBeforeAtMost()->iso)->toBe($bag->bestBeforeAtMost()->iso)
+        ->and($again->thawedOn?->iso)->toBe($bag->thawedOn?->iso)->and($again->isFrozen())->toBe($bag->isFrozen());
+})->with(['put 14 jar 12', 'put 14 freezer 12', 'put 14 freezer 12; moved 18 fridge; taken 19 3', 'put 14 jar 12; moved 18 fridge']);
+
+it('knows for how many days it is good once it is thawed', function (string $class, string $events, int $days): void {
+    expect(bagAfter($class, $events)->thawedDays())->toBe($days);
+})->with([
+    'fresh into the freezer' => ['biscuit', 'put 14 freezer 12', 21],
+    'five of ten days in the jar first' => ['biscuit', 'put 14 jar 12; moved 19 freezer', 10],
+    'seven of ten' => ['biscuit', 'put 14 jar 12; moved 21 freezer', 6],
+    'on its last day' => ['biscuit', 'put 14 jar 12; moved 24 freezer', 1],
+    'what spoils soon' => ['moist', 'put 14 freezer 12', 3],
+    'a day of three in the fridge first' => ['moist', 'put 14 fridge 12; moved 15 freezer', 2],
+]);

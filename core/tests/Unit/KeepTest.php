@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use MildBowl\Core\Keeping\ShelfLife;
+use MildBowl\Core\Keeping\ToldKeeping;
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Tests\Support\Cases;
@@ -118,4 +119,21 @@ it('does not mind the order of the lines', function (): void {
     }
     // a line in two halves is the same line
     expect(kept("200 g oat flour\n30 g minced chicken\n30 g minced chicken\n80 g pumpkin puree\n1 large egg")['class'])->toBe($first['class']);
+});
+
+it('compares a keeping time that a recipe tells, in words or figures', function (string $row, bool $isAsked): void {
+    $life = ShelfLife::of('soft');
+    expect(ToldKeeping::question($row, static fn (): ShelfLife => $life) !== null)->toBe($isAsked);
+})->with(static function (): array {
+    // soft: a day in the jar, five in the fridge, ninety in the freezer
+    $rows = [];
+    foreach (['one' => 1, 'a' => 1, 'two' => 2, 'a couple of' => 2, 'three' => 3, 'a few' => 3, 'several' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'eleven' => 11, 'twelve' => 12] as $word => $number) {
+        $rows["$word days in the fridge"] = ["Keeps $word days in the fridge.", $number > 5];
+        $rows["$word weeks frozen"] = ["Store in the freezer for up to $word weeks.", $number * 7 > 90];
+    }
+
+    return $rows + [
+        'a fortnight' => ['Keeps a fortnight in the fridge.', true], 'a range by its end' => ['Good for 3-6 days in the fridge.', true], 'a range within' => ['Good for 3 to 5 days in the fridge.', false],
+        'a year frozen' => ['Will last a year in the freezer.', true], 'a month frozen' => ['Will last a month in the freezer.', false], 'nowhere in particular' => ['Keeps two days.', true], 'nothing of keeping' => ['Bake for 6 days in the fridge.', false],
+    ];
 });
