@@ -3,8 +3,9 @@ import { api, kitchenTime, KitchenProblem } from '../api/client'
 import type { DayDog, DayMay, Gift, KitchenDay, LedgerEntry } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
+import { useToday } from '../kitchen/useToday'
 import { usePerson } from '../making/usePerson'
-import { dayIn, figure } from '../ui/format'
+import { figure } from '../ui/format'
 import { tell } from '../ui/notices'
 import { ownStore } from '../ui/store'
 import { dayWith, entriesOf } from './gifts'
@@ -20,7 +21,7 @@ export function useDay() {
     const day = shallowRef<KitchenDay | null>(read())
     const problem = ref<string | null>(null)
     const refused = ref<string | null>(null)
-    const today = computed(() => dayIn(kitchen.kitchen?.timezone ?? 'UTC', new Date(kitchenTime())))
+    const today = useToday()
     /** what is shown is of an earlier day, or the kitchen could not be asked */
     const isOld = computed(() => day.value !== null && (day.value.date !== today.value || problem.value !== null))
 

@@ -3,9 +3,9 @@ import { kitchenTime, type PlaceFields } from '../api/client'
 import type { Bag, BatchSlip, Gift, JarAct, Place } from '../api/types.generated'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
+import { useToday } from '../kitchen/useToday'
 import { usePerson } from '../making/usePerson'
 import { piecesOf } from '../feeding/gifts'
-import { dayIn } from '../ui/format'
 import { withWaiting, type Deed, type Said } from './shelves'
 
 const NAMES: Partial<Record<Deed, string>> = {
@@ -26,7 +26,7 @@ export function useJars() {
     const person = usePerson()
     const refused = ref<string | null>(null)
     const places = computed<Place[]>(() => kitchen.all.places.items)
-    const today = computed(() => dayIn(kitchen.kitchen?.timezone ?? 'UTC', new Date(kitchenTime())))
+    const today = useToday()
     const gifts = computed(() =>
         outbox.entries
             .filter((one) => one.kind === 'given' && one.state === 'waits' && one.path === 'given')

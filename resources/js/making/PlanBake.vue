@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { kitchenTime } from '../api/client'
 import { takeAway } from '../kitchen/takeAway'
 import { useKitchen } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
+import { useToday } from '../kitchen/useToday'
 import { writtenDate } from '../ui/dates'
 import DateField from '../ui/DateField.vue'
-import { dayIn } from '../ui/format'
 import { useDoing } from '../ui/useDoing'
 
 /** A day on which a recipe is to be baked: one of the next seven in a tap, or any. It stands on Today and in the calendar. */
@@ -15,7 +14,7 @@ const kitchen = useKitchen()
 const outbox = useOutbox()
 const { problem, doing } = useDoing()
 const isOpen = ref(false)
-const today = computed(() => dayIn(kitchen.kitchen?.timezone ?? 'UTC', new Date(kitchenTime())))
+const today = useToday()
 const plan = computed(() => kitchen.all.planned.items.find((one) => one.recipeId === props.recipe && one.batchId === null) ?? null)
 const order = computed(() => kitchen.kitchen?.datesAs ?? 'dmy')
 const days = computed(() =>
