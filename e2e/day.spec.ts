@@ -171,24 +171,3 @@ test('a bag that is meant for one dog is not offered to the others', async ({ pa
     await expect(door(page, 'Odette')).toContainText('had 1 Lentil and celery crisps')
     await expect(door(page, 'Biscay')).toContainText('nothing yet')
 })
-
-test('a page that stands open overnight shows the new day in the morning', async ({ page }) => {
-    await page.clock.install()
-    // the kitchen's answers tell the time: a day on, as the clock of this device
-    let days = 0
-    await page.context().route('**/api/**', async (route) => {
-        const response = await route.fetch().catch(() => null)
-        if (response === null) await route.abort().catch(() => undefined)
-        else
-            await route
-                .fulfill({ response, headers: { ...response.headers(), date: new Date(Date.now() + days * 86_400_000).toUTCString() } })
-                .catch(() => undefined)
-    })
-    await page.goto('/today')
-    const heading = page.getByRole('heading', { level: 1 })
-    const dayOf = (at: number): RegExp => new RegExp(`^\\w+ ${new Date(at).getUTCDate()} `)
-    await expect(heading).toHaveText(dayOf(Date.now()))
-    days = 1
-    await page.clock.fastForward(86_400_000)
-    await expect(heading).toHaveText(dayOf(Date.now() + 86_400_000))
-})
