@@ -1,5 +1,5 @@
-import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
-import { computed, ref, watch, type ComputedRef } from 'vue'
+import { useDocumentVisibility } from '@vueuse/core'
+import { computed, onScopeDispose, ref, watch, type ComputedRef } from 'vue'
 import { kitchenTime } from '../api/client'
 import { dayIn } from '../ui/format'
 import { useKitchen } from './useKitchen'
@@ -13,7 +13,8 @@ export function useToday(): ComputedRef<string> {
     const look = (): void => {
         looked.value++
     }
-    useIntervalFn(look, LOOKS_EVERY_MS)
+    const looks = setInterval(look, LOOKS_EVERY_MS)
+    onScopeDispose(() => clearInterval(looks))
     // a page that was hidden had its clock held back
     watch(useDocumentVisibility(), look)
 
