@@ -30,6 +30,12 @@ final class PlannedBake extends Model
     /** @var array<string, string> */
     protected $casts = ['on' => 'immutable_date'];
 
+    /** What it is called by: its recipe. */
+    public function getTitleAttribute(): string
+    {
+        return Recipe::withTrashed()->find($this->recipe_id)->title ?? 'a recipe';
+    }
+
     /** @return Builder<self> those that no batch answered yet */
     public static function open(): Builder
     {

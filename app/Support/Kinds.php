@@ -53,7 +53,10 @@ final class Kinds
     private const WITH = ['products' => ['readings'], 'weighings' => ['dog']];
 
     /** What a row of a kind is called by. */
-    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient', 'planned' => 'on'];
+    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient', 'planned' => 'title'];
+
+    /** Of which only one stands at a time, the newest: by this column. */
+    private const LATEST = ['stock' => 'ingredient', 'planned' => 'recipe_id'];
 
     public static function of(Model $row): string
     {
@@ -84,6 +87,17 @@ final class Kinds
         $said = $row->getAttribute(self::CALLED[self::of($row)]);
 
         return $said instanceof \DateTimeInterface ? $said->format('Y-m-d') : (is_scalar($said) ? (string) $said : '');
+    }
+
+    /** Whether a newer one stands in its place. */
+    public static function isReplaced(Model $row): bool
+    {
+        $column = self::LATEST[self::of($row)] ?? null;
+
+        return $column !== null && match (self::of($row)) {
+            'planned' => PlannedBake::open()->where($column, $row->getAttribute($column))->exists(),
+            default => (self::ROWS[self::of($row)])::query()->where($column, $row->getAttribute($column))->exists(),
+        };
     }
 
     /** The column that bears the name, where only one of the kind may bear it. */

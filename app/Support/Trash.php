@@ -9,6 +9,7 @@ use App\Models\Photo;
 use App\Models\Recipe;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
+use MildBowl\Core\Questions\RequestRefused;
 
 /** What was taken away: it can be brought back for thirty days, then it is gone. */
 final readonly class Trash
@@ -33,9 +34,16 @@ final readonly class Trash
         return $found;
     }
 
-    /** Brings it back; under another name where its own was given to another meanwhile. */
+    /**
+     * Brings it back; under another name where its own was given to another meanwhile.
+     *
+     * @throws RequestRefused when a newer one stands in its place
+     */
     public function restore(string $kind, Model $row): void
     {
+        if (Kinds::isReplaced($row)) {
+            throw RequestRefused::outOfRange('/id', 'A newer one stands in its place: there is nothing to bring back.');
+        }
         $column = Kinds::nameColumn($kind);
         if ($column !== null) {
             $name = (string) $row->getAttribute($column);

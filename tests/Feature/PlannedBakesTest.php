@@ -29,6 +29,22 @@ it('plans a bake, the latest word holds, and a batch that is begun answers it', 
     $this->getJson('/api/planned')->assertExactJson([]);
 });
 
+it('lies in the trash by the name of its recipe, and comes back where no newer one stands', function (): void {
+    $plan = fn (): string => $this->postJson('/api/planned', ['recipeId' => $this->recipe, 'on' => '2026-06-24'])->assertCreated()->json('id');
+    $first = $plan();
+    $this->deleteJson("/api/planned/$first")->assertNoContent();
+    expect(collect($this->getJson('/api/trash')->json())->firstWhere('id', $first)['name'])->toBe('Oat rounds');
+    $second = $plan();
+    $this->postJson("/api/trash/planned/$first", [])->assertStatus(422)->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'newer one stands'));
+    $this->deleteJson("/api/planned/$second")->assertNoContent();
+    $this->postJson("/api/trash/planned/$first", [])->assertSuccessful();
+    expect($this->getJson('/api/planned')->json('*.id'))->toBe([$first]);
+    $stock = $this->postJson('/api/stock', ['ingredient' => 'teff-flour', 'state' => 'low'])->assertCreated()->json('id');
+    $this->deleteJson("/api/stock/$stock")->assertNoContent();
+    $this->postJson('/api/stock', ['ingredient' => 'teff-flour', 'state' => 'out'])->assertCreated();
+    $this->postJson("/api/trash/stock/$stock", [])->assertStatus(422)->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'newer one stands'));
+});
+
 it('says in words what cannot be planned', function (array $said, string $path, string $says): void {
     $this->postJson('/api/planned', $said + ['recipeId' => $this->recipe, 'on' => '2026-06-24'])->assertStatus(422)->assertJsonPath('path', $path)->assertJsonPath('message', fn (string $message): bool => str_contains($message, $says));
     expect(PlannedBake::query()->count())->toBe(0);

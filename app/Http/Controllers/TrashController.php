@@ -9,6 +9,7 @@ use App\Support\Trash;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
+use MildBowl\Core\Questions\RequestRefused;
 
 /** What was taken away in the last thirty days, and bringing it back. */
 final readonly class TrashController
@@ -20,6 +21,7 @@ final readonly class TrashController
         return new JsonResponse($this->trash->all());
     }
 
+    /** @throws RequestRefused when a newer one stands in its place */
     public function restore(string $kind, string $id): JsonResponse
     {
         abort_unless(isset(Kinds::ROWS[$kind]) && Str::isUuid($id), 404);

@@ -28,6 +28,9 @@ const KINDS: Record<string, string> = {
     confirmations: 'confirmation',
     batches: 'batch',
     accepted: 'lesson of the oven',
+    places: 'place',
+    stock: 'at hand',
+    planned: 'planned bake',
 }
 
 async function look(): Promise<void> {
@@ -46,7 +49,7 @@ async function back(one: Trashed): Promise<void> {
 }
 
 function nameOf(one: Trashed): string {
-    return one.kind === 'prices' || one.kind === 'swaps'
+    return one.kind === 'prices' || one.kind === 'swaps' || one.kind === 'stock'
         ? kitchen.nameOf(one.name)
         : one.kind === 'weighings'
           ? writtenDate(one.name, kitchen.kitchen?.datesAs ?? 'dmy')
