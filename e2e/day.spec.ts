@@ -53,13 +53,19 @@ test('a bake is planned in a tap, stands on Today and in the calendar, and is le
     await due(page).getByRole('button', { name: 'Plan to bake Mussel and millet fingers' }).click()
     await page.getByRole('group', { name: 'When to bake Mussel and millet fingers' }).getByRole('button', { name: 'tomorrow' }).click()
     await expect(due(page).getByRole('listitem').filter({ hasText: 'Bake tomorrow' })).toContainText('Mussel and millet fingers')
+    // another day moves the plan, and makes no second
+    await due(page).getByRole('button', { name: 'Plan to bake Mussel and millet fingers' }).click()
+    await page.getByRole('group', { name: 'When to bake Mussel and millet fingers' }).getByRole('button', { name: 'today' }).click()
+    await expect(due(page).getByRole('listitem').filter({ hasText: 'Bake today' })).toContainText('Mussel and millet fingers')
+    await expect(due(page).getByRole('listitem').filter({ hasText: 'Bake tomorrow' })).toHaveCount(0)
+    await expect.poll(async () => ((await (await page.request.get('/api/planned')).json()) as unknown[]).length).toBe(1)
     await expect.poll(async () => (await page.request.get('/api/calendar')).text()).toContain('Bake: Mussel and millet fingers')
     await due(page).getByRole('link', { name: 'Mussel and millet fingers' }).first().click()
-    await expect(page.getByText('Planned for tomorrow.')).toBeVisible()
+    await expect(page.getByText('Planned for today.')).toBeVisible()
     await page.getByRole('button', { name: 'Do not bake Mussel and millet fingers then' }).click()
-    await expect(page.getByText('Planned for tomorrow.')).toBeHidden()
+    await expect(page.getByText('Planned for today.')).toBeHidden()
     await page.getByRole('link', { name: 'Today', exact: true }).click()
-    await expect(due(page)).not.toContainText('Bake tomorrow')
+    await expect(due(page)).not.toContainText('Bake today')
 })
 
 test('a tap that comes before the kitchen has answered is carried out once', async ({ page }) => {

@@ -76,8 +76,8 @@ Route::middleware('kitchen')->group(function (): void {
     Route::post('batches/{batch}/entries', [BatchEntryController::class, 'store'])->name('batches.entries.store');
     Route::get('batches/{batch}/figures', [BatchEntryController::class, 'figures'])->name('batches.figures');
     Route::get('batches/{batch}/left-over', [BatchEntryController::class, 'leftOver'])->name('batches.left-over');
-    Route::apiResource('planned', PlannedBakeController::class)->only(['index', 'store', 'destroy']);
-    Route::apiResource('stock', StockController::class)->only(['index', 'store', 'destroy']);
+    Route::apiResource('planned', PlannedBakeController::class)->except('show');
+    Route::apiResource('stock', StockController::class)->except('show');
     Route::apiResource('places', PlaceController::class)->except('show');
     Route::apiResource('bags', BagController::class)->only(['index', 'show']);
     Route::post('jar-acts', [BagController::class, 'act'])->name('jar-acts.store');

@@ -15,7 +15,9 @@ beforeEach(function (): void {
 it('plans a bake, the latest word holds, and a batch that is begun answers it', function (): void {
     $first = $this->postJson('/api/planned', ['recipeId' => $this->recipe, 'on' => '2026-06-24'])->assertCreated()->json();
     expect(schemaErrors($first, 'kitchen.json#/$defs/plannedBake'))->toBe('');
-    $this->postJson('/api/planned', ['recipeId' => $this->recipe, 'on' => '2026-06-21'])->assertCreated()->assertJsonPath('id', $first['id']);
+    $this->postJson('/api/planned', ['recipeId' => $this->recipe, 'on' => '2026-06-22'])->assertCreated()->assertJsonPath('id', $first['id']);
+    $this->patchJson("/api/planned/{$first['id']}", ['on' => '2026-06-19'])->assertStatus(422)->assertJsonPath('path', '/on');
+    $this->patchJson("/api/planned/{$first['id']}", ['on' => '2026-06-21'])->assertOk()->assertJsonPath('version', 3);
     expect($this->getJson('/api/planned')->json('*.on'))->toBe(['2026-06-21'])
         ->and($this->get('/api/calendar')->getContent())->toContain('SUMMARY:Bake: Oat rounds')->toContain('DTSTART;VALUE=DATE:20260621');
     $batch = ($this->bake)('2026-06-20T09:00:00.000Z');

@@ -12,7 +12,9 @@ it('keeps one word for each food, the latest', function (): void {
     $first = $this->postJson('/api/stock', ['ingredient' => 'oat-flour', 'state' => 'at-hand'])->assertCreated()->json();
     expect(schemaErrors($first, 'kitchen.json#/$defs/stockItem'))->toBe('');
     $this->postJson('/api/stock', ['ingredient' => 'oat-flour', 'state' => 'out'])->assertCreated()->assertJsonPath('id', $first['id'])->assertJsonPath('version', 2);
-    expect($this->getJson('/api/stock')->json('*.state'))->toBe(['out']);
+    $this->patchJson("/api/stock/{$first['id']}", ['state' => 'low'])->assertOk()->assertJsonPath('version', 3);
+    $this->patchJson("/api/stock/{$first['id']}", ['state' => 'much'])->assertStatus(422)->assertJsonPath('path', '/state');
+    expect($this->getJson('/api/stock')->json('*.state'))->toBe(['low']);
     $this->deleteJson("/api/stock/{$first['id']}")->assertNoContent();
     $this->getJson('/api/stock')->assertExactJson([]);
     $this->postJson('/api/stock', ['ingredient' => 'oat-flour', 'state' => 'plenty'])->assertStatus(422)->assertJsonPath('path', '/state');

@@ -34,18 +34,34 @@ final class PlannedBakeController
     {
         $said = Node::decode($request->getContent())->object(['recipeId', 'on']);
         $recipe = Recipe::query()->find(JarActReader::uuid($said->required('recipeId', 'The recipe'))) ?? throw RequestRefused::outOfRange('/recipeId', 'No recipe of this kitchen has this id.');
-        $on = $said->required('on', 'The day')->day()->iso;
-        if ($on < $clock->today()->format('Y-m-d')) {
-            throw RequestRefused::outOfRange('/on', 'That day is over: plan it for today or later.');
-        }
-        if ($on > $clock->today()->addDays(self::AHEAD)->format('Y-m-d')) {
-            throw RequestRefused::outOfRange('/on', 'That is more than a year away.');
-        }
+        $on = $this->on($said, $clock);
         $kept = PlannedBake::open()->where('recipe_id', $recipe->id)->first() ?? new PlannedBake($new->id() + ['recipe_id' => $recipe->id]);
         $kept->fill(['on' => $on]);
         $kept->save();
 
         return (new PlannedBakeResource($kept->refresh()))->response()->setStatusCode(201);
+    }
+
+    /** @throws RequestRefused */
+    public function update(Request $request, PlannedBake $planned, KitchenClock $clock): PlannedBakeResource
+    {
+        Gate::authorize('update', $planned);
+        $planned->update(['on' => $this->on(Node::decode($request->getContent())->object(['on']), $clock)]);
+
+        return new PlannedBakeResource($planned);
+    }
+
+    /** @throws RequestRefused */
+    private function on(Node $said, KitchenClock $clock): string
+    {
+        $on = $said->required('on', 'The day')->day()->iso;
+        $today = $clock->today();
+
+        return match (true) {
+            $on < $today->format('Y-m-d') => throw RequestRefused::outOfRange('/on', 'That day is over: plan it for today or later.'),
+            $on > $today->addDays(self::AHEAD)->format('Y-m-d') => throw RequestRefused::outOfRange('/on', 'That is more than a year away.'),
+            default => $on,
+        };
     }
 
     public function destroy(PlannedBake $planned): Response

@@ -36,6 +36,15 @@ final class StockController
         return (new StockItemResource($kept->refresh()))->response()->setStatusCode(201);
     }
 
+    /** @throws RequestRefused */
+    public function update(Request $request, StockItem $stock): StockItemResource
+    {
+        Gate::authorize('update', $stock);
+        $stock->update(['state' => Node::decode($request->getContent())->object(['state'])->required('state', 'How it stands')->choice(StockItem::STATES)]);
+
+        return new StockItemResource($stock);
+    }
+
     public function destroy(StockItem $stock): Response
     {
         Gate::authorize('delete', $stock);

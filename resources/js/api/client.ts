@@ -139,8 +139,8 @@ export interface PlaceFields {
     celsius?: number | null
     position?: number
 }
-export type StockFields = Pick<StockItem, 'ingredient' | 'state'>
-export type PlannedFields = Pick<PlannedBake, 'recipeId' | 'on'>
+export type StockFields = Partial<Pick<StockItem, 'ingredient' | 'state'>>
+export type PlannedFields = Partial<Pick<PlannedBake, 'recipeId' | 'on'>>
 export interface ProductFields {
     name?: string
     number?: string | null

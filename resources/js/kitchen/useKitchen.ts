@@ -98,7 +98,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         }),
         planned: useCollection<PlannedBake, PlannedFields>(outbox, 'planned', {
             inOrder: (one, two) => (one.on < two.on ? -1 : 1),
-            over: (fields) => ({ batchId: null, ...fields }),
+            over: (fields, one) => ({ batchId: one?.batchId ?? null, ...fields }),
             called: () => 'a planned bake',
         }),
         stock: useCollection<StockItem, StockFields>(outbox, 'stock', { called: (one) => nameOf(one.ingredient ?? '') }),

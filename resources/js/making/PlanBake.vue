@@ -29,7 +29,15 @@ const days = computed(() =>
 )
 
 async function on(day: string | null): Promise<void> {
-    if (day === null || !(await doing(() => kitchen.all.planned.keep(plan.value?.id ?? null, { recipeId: props.recipe, on: day })))) return
+    if (
+        day === null ||
+        !(await doing(() =>
+            plan.value === null
+                ? kitchen.all.planned.keep(null, { recipeId: props.recipe, on: day })
+                : kitchen.all.planned.keep(plan.value.id, { on: day }),
+        ))
+    )
+        return
     isOpen.value = false
 }
 const forget = (): Promise<boolean> => doing(() => takeAway(kitchen, outbox, 'planned', plan.value?.id ?? '', `the planned bake of ${props.title}`))

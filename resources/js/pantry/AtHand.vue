@@ -30,11 +30,17 @@ const newest = computed(() => kitchen.all.batches.items.find((one) => one.state 
 const used = ref<string[] | null>(null)
 const toBuy = computed(() => items.value.filter((one) => one.state !== 'at-hand').map((one) => kitchen.nameOf(one.ingredient)))
 
-const say = (ingredient: string, state: StockItem['state']): Promise<boolean> => doing(() => kitchen.all.stock.keep(null, { ingredient, state }))
+/** The latest word holds: of what is known already it is changed. */
+const keep = (ingredient: string, state: StockItem['state']): Promise<unknown> => {
+    const known = kitchen.all.stock.items.find((one) => one.ingredient === ingredient)
+
+    return known === undefined ? kitchen.all.stock.keep(null, { ingredient, state }) : kitchen.all.stock.keep(known.id, { state })
+}
+const say = (ingredient: string, state: StockItem['state']): Promise<boolean> => doing(() => keep(ingredient, state))
 
 async function add(): Promise<void> {
     const name = food.value ?? ''
-    if (await doing(async () => kitchen.all.stock.keep(null, { ingredient: await kitchen.foodCalled(name), state: 'at-hand' }))) food.value = ''
+    if (await doing(async () => keep(await kitchen.foodCalled(name), 'at-hand'))) food.value = ''
 }
 
 async function look(): Promise<void> {
