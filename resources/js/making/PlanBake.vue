@@ -29,16 +29,14 @@ const days = computed(() =>
 )
 
 async function on(day: string | null): Promise<void> {
-    if (
-        day === null ||
-        !(await doing(() =>
-            plan.value === null
-                ? kitchen.all.planned.keep(null, { recipeId: props.recipe, on: day })
-                : kitchen.all.planned.keep(plan.value.id, { on: day }),
-        ))
-    )
-        return
+    if (day === null) return
+    // closed at once: a kitchen that is slow to answer holds up no hand
     isOpen.value = false
+    const { planned } = kitchen.all
+    const open = plan.value
+    const keep = (): Promise<unknown> =>
+        open === null ? planned.keep(null, { recipeId: props.recipe, on: day }) : planned.keep(open.id, { on: day })
+    if (!(await doing(keep))) isOpen.value = true
 }
 const forget = (): Promise<boolean> => doing(() => takeAway(kitchen, outbox, 'planned', plan.value?.id ?? '', `the planned bake of ${props.title}`))
 </script>
