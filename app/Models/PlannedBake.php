@@ -48,7 +48,10 @@ final class PlannedBake extends Model
     /** A batch of the recipe was begun: what was planned until the day after is done. */
     public static function answer(Batch $batch, string $today): void
     {
-        $plan = $batch->recipe_id === null ? null : self::open()->where('recipe_id', $batch->recipe_id)->where('on', '<=', CarbonImmutable::parse($today)->addDay()->format('Y-m-d'))->first();
-        $plan?->update(['batch_id' => $batch->id]);
+        if ($batch->recipe_id === null) {
+            return;
+        }
+        $tomorrow = CarbonImmutable::parse($today)->addDay()->format('Y-m-d');
+        self::open()->where('recipe_id', $batch->recipe_id)->where('on', '<=', $tomorrow)->first()?->update(['batch_id' => $batch->id]);
     }
 }

@@ -55,8 +55,8 @@ final class Kinds
     /** What a row of a kind is called by. */
     private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient', 'planned' => 'title'];
 
-    /** Of which only one stands at a time, the newest: by this column. */
-    private const LATEST = ['stock' => 'ingredient', 'planned' => 'recipe_id'];
+    /** Of which only one stands at a time, the newest: one and the same by these columns. */
+    private const LATEST = ['stock' => ['ingredient'], 'planned' => ['recipe_id', 'batch_id']];
 
     public static function of(Model $row): string
     {
@@ -92,12 +92,9 @@ final class Kinds
     /** Whether a newer one stands in its place. */
     public static function isReplaced(Model $row): bool
     {
-        $column = self::LATEST[self::of($row)] ?? null;
+        $columns = self::LATEST[self::of($row)] ?? [];
 
-        return $column !== null && match (self::of($row)) {
-            'planned' => PlannedBake::open()->where($column, $row->getAttribute($column))->exists(),
-            default => (self::ROWS[self::of($row)])::query()->where($column, $row->getAttribute($column))->exists(),
-        };
+        return $columns !== [] && $row->newQuery()->where($row->only($columns))->exists();
     }
 
     /** The column that bears the name, where only one of the kind may bear it. */

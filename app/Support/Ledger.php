@@ -84,7 +84,9 @@ final readonly class Ledger
     {
         $bag = Bag::query()->findOrFail($id);
         $there = $bag->state === 'here' ? min($bag->pieces, $gift->pieces()) : 0.0;
-        $says = $there + self::CRUMB < $gift->pieces() ? "Bag {$bag->number} held ".($there > 0.0 ? 'only '.Figure::of($there) : 'nothing').' by our reckoning: it is written down all the same. Count the bag.' : null;
+        $held = $there > 0.0 ? 'only '.Figure::of($there) : 'nothing';
+        $isShort = $there + self::CRUMB < $gift->pieces();
+        $says = $isShort ? "Bag {$bag->number} held $held by our reckoning: it is written down all the same. Count the bag." : null;
         if ($there <= self::CRUMB) {
             return $says;
         }

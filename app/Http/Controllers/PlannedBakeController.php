@@ -33,7 +33,8 @@ final class PlannedBakeController
     public function store(Request $request, KitchenClock $clock, NewRow $new): JsonResponse
     {
         $said = Node::decode($request->getContent())->object(['recipeId', 'on']);
-        $recipe = Recipe::query()->find(JarActReader::uuid($said->required('recipeId', 'The recipe'))) ?? throw RequestRefused::outOfRange('/recipeId', 'No recipe of this kitchen has this id.');
+        $id = JarActReader::uuid($said->required('recipeId', 'The recipe'));
+        $recipe = Recipe::query()->find($id) ?? throw RequestRefused::outOfRange('/recipeId', 'No recipe of this kitchen has this id.');
         $on = $this->on($said, $clock);
         $kept = PlannedBake::open()->where('recipe_id', $recipe->id)->first() ?? new PlannedBake($new->id() + ['recipe_id' => $recipe->id]);
         $kept->fill(['on' => $on]);

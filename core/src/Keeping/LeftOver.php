@@ -34,7 +34,9 @@ final readonly class LeftOver
             }
         }
         foreach (Compiled::days()['scraps'] as $row) {
-            $of = array_values(array_filter($foods, static fn (Ingredient $food): bool => self::isAny($food, $row['foods'], $row['endings']) && ! self::isAny($food, $row['except'], $row['exceptEndings'])));
+            $has = static fn (Ingredient $food): bool => self::isAny($food, $row['foods'], $row['endings'])
+                && ! self::isAny($food, $row['except'], $row['exceptEndings']);
+            $of = array_values(array_filter($foods, $has));
             if ($of !== []) {
                 $scraps[] = ['of' => $of, 'scrap' => $row['scrap'], 'isForBowl' => $row['reach'] === 'bowl', 'says' => $row['says']];
             }
@@ -52,6 +54,10 @@ final readonly class LeftOver
      */
     private static function isAny(Ingredient $food, array $foods, array $endings): bool
     {
-        return in_array($food->id, $foods, true) || $food->inAny($foods) || array_filter($endings, static fn (string $ending): bool => str_ends_with($food->id, $ending)) !== [];
+        if (in_array($food->id, $foods, true) || $food->inAny($foods)) {
+            return true;
+        }
+
+        return array_filter($endings, static fn (string $ending): bool => str_ends_with($food->id, $ending)) !== [];
     }
 }

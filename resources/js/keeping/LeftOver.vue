@@ -39,10 +39,43 @@ const cold = computed(() =>
         return first === undefined ? [] : [first]
     }),
 )
-const answerOf = (what: string, told: 'kept' | 'gone' | null): 'kept' | 'gone' | null => (what in said.value ? (said.value[what] ?? null) : told)
+/** Something that may be left: what it is called, what is said of it, and how it is put by. */
+interface Rest {
+    what: string
+    name: string
+    words: string
+    answered: 'kept' | 'gone' | null
+    keep: (place: Place) => ReturnType<typeof jars.act>
+}
 /** what may be answered, and what was */
-const kept = computed(() => (left.value?.kept ?? []).filter((one) => isFresh(props.batch) || one.answered !== null))
-const dough = computed(() => (left.value === null || (left.value.dough?.answered === null && !isFresh(props.batch)) ? null : left.value.dough))
+const rests = computed<Rest[]>(() => {
+    if (left.value === null) return []
+    const { kept, dough } = left.value
+    const all = kept.map((one): Rest => ({
+        what: one.ingredient,
+        name: one.name,
+        words: `, if some is left: ${one.days} ${one.days === 1 ? 'day' : 'days'} in the fridge`,
+        answered: one.answered,
+        keep: (place) => open(one, place),
+    }))
+    if (dough !== null)
+        all.push({
+            what: 'dough',
+            name: 'dough',
+            words: ` that became no piece, about ${grams(dough.grams)}: roll it into one more, or put it by`,
+            answered: dough.answered,
+            keep: (place) =>
+                jars.act('put', {
+                    batch: props.batch.id,
+                    as: 'dough',
+                    split: [{ bag: crypto.randomUUID(), place: place.id, pieces: dough.pieces, grams: dough.grams }],
+                }),
+        })
+
+    return all
+        .filter((one) => isFresh(props.batch) || one.answered !== null)
+        .map((one) => ({ ...one, answered: one.what in said.value ? (said.value[one.what] ?? null) : one.answered }))
+})
 const out = computed(() => (left.value?.scraps ?? []).filter((one) => one.outOfReach))
 const bowl = computed(() => (left.value?.scraps ?? []).filter((one) => !one.outOfReach))
 
@@ -54,10 +87,10 @@ function took(what: string, how: 'kept' | 'gone', act: { id: string } | null, wo
         void jars.act('undo', {}, act.id)
     })
 }
-async function keep(one: LeftOver['kept'][number], place: Place): Promise<void> {
-    const bag = crypto.randomUUID()
-    const act = await jars.act('open', {
-        bag,
+/** Its days count from the day of the batch, whenever somebody puts it by. */
+function open(one: LeftOver['kept'][number], place: Place): ReturnType<typeof jars.act> {
+    return jars.act('open', {
+        bag: crypto.randomUUID(),
         title: one.name,
         food: one.food,
         ingredient: one.ingredient,
@@ -65,34 +98,26 @@ async function keep(one: LeftOver['kept'][number], place: Place): Promise<void> 
         batch: props.batch.id,
         made: dayIn(jars.kitchen.kitchen?.timezone ?? 'UTC', new Date(props.batch.begunAt)),
     })
-    took(one.ingredient, 'kept', act, `The rest of the ${one.name}: ${place.name}.`)
 }
-async function keepDough(dough: NonNullable<LeftOver['dough']>, place: Place): Promise<void> {
-    const split = [{ bag: crypto.randomUUID(), place: place.id, pieces: dough.pieces, grams: dough.grams }]
-    took('dough', 'kept', await jars.act('put', { batch: props.batch.id, as: 'dough', split }), `The rest of the dough: ${place.name}.`)
+async function keep(one: Rest, place: Place): Promise<void> {
+    took(one.what, 'kept', await one.keep(place), `The rest of the ${one.name}: ${place.name}.`)
 }
-async function none(ingredient: string, name: string): Promise<void> {
-    took(ingredient, 'gone', await jars.act('gone', { batch: props.batch.id, ingredient }), `Nothing is left of the ${name}.`)
+async function none(one: Rest): Promise<void> {
+    took(one.what, 'gone', await jars.act('gone', { batch: props.batch.id, ingredient: one.what }), `Nothing is left of the ${one.name}.`)
 }
 </script>
 
 <template>
-    <section
-        v-if="left !== null && (kept.length > 0 || dough !== null || (left.scraps.length > 0 && isFresh(batch)))"
-        class="left-over"
-        aria-label="Left over"
-    >
+    <section v-if="rests.length > 0 || (left !== null && left.scraps.length > 0 && isFresh(batch))" class="left-over" aria-label="Left over">
         <h2>Left over</h2>
         <p v-if="jars.refused.value !== null" class="problem" role="alert">{{ jars.refused.value }}</p>
-        <ul v-if="kept.length > 0 || dough !== null" class="left-over__kept">
-            <li v-for="one in kept" :key="one.ingredient">
+        <ul v-if="rests.length > 0" class="left-over__kept">
+            <li v-for="one in rests" :key="one.what">
                 <span
                     ><b>{{ one.name }}</b
-                    >, if some is left: {{ one.days }} {{ one.days === 1 ? 'day' : 'days' }} in the fridge</span
+                    >{{ one.words }}</span
                 >
-                <span v-if="answerOf(one.ingredient, one.answered) !== null" class="left-over__said">{{
-                    answerOf(one.ingredient, one.answered) === 'kept' ? 'put by' : 'nothing left'
-                }}</span>
+                <span v-if="one.answered !== null" class="left-over__said">{{ one.answered === 'kept' ? 'put by' : 'nothing left' }}</span>
                 <span v-else role="group" :aria-label="`The rest of the ${one.name}`" class="left-over__where">
                     <v-btn
                         v-for="place in cold"
@@ -102,26 +127,7 @@ async function none(ingredient: string, name: string): Promise<void> {
                         @click="keep(one, place)"
                         >{{ place.name }}</v-btn
                     >
-                    <v-btn variant="text" :aria-label="`Nothing is left of the ${one.name}`" @click="none(one.ingredient, one.name)"
-                        >Nothing left</v-btn
-                    >
-                </span>
-            </li>
-            <li v-if="dough !== null">
-                <span><b>dough</b> that became no piece, about {{ grams(dough.grams) }}: roll it into one more, or put it by</span>
-                <span v-if="answerOf('dough', dough.answered) !== null" class="left-over__said">{{
-                    answerOf('dough', dough.answered) === 'kept' ? 'put by' : 'nothing left'
-                }}</span>
-                <span v-else role="group" aria-label="The rest of the dough" class="left-over__where">
-                    <v-btn
-                        v-for="place in cold"
-                        :key="place.id"
-                        variant="tonal"
-                        :aria-label="`dough: ${place.name}`"
-                        @click="keepDough(dough, place)"
-                        >{{ place.name }}</v-btn
-                    >
-                    <v-btn variant="text" aria-label="Nothing is left of the dough" @click="none('dough', 'dough')">Nothing left</v-btn>
+                    <v-btn variant="text" :aria-label="`Nothing is left of the ${one.name}`" @click="none(one)">Nothing left</v-btn>
                 </span>
             </li>
         </ul>
