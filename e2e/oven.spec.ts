@@ -218,6 +218,27 @@ test('two people at one oven lose nothing, and a step is done once', async ({ pa
     await other.close()
 })
 
+test('a name that is being typed when the kitchen arrives stands', async ({ page }) => {
+    const id = await begun(page, { recipe: { text: TEXT }, dogs: [] })
+    let arrive: (value?: unknown) => void = () => undefined
+    const held = new Promise((resolve) => (arrive = resolve))
+    await page.route('**/api/kitchen', async (route) => {
+        await held
+        await route.continue()
+    })
+    await page.goto(`/oven/${id}`)
+    const who = page.getByLabel('Who is baking')
+    await who.fill('Tom')
+    arrive()
+    await expect(page.getByRole('button', { name: 'What went in' })).toBeVisible()
+    await expect(who).toHaveValue('Tom')
+    await who.press('Tab')
+    await expect(main(page)).toHaveText('Done')
+    await main(page).click()
+    await page.getByRole('button', { name: 'Log', exact: true }).click()
+    await expect(page.getByRole('region', { name: 'The log' })).toContainText('Tom')
+})
+
 test('what another hand wrote just before is read, though no news of it come', async ({ page }) => {
     const id = await begun(page, { recipe: { text: TEXT }, dogs: [] })
     await page.goto(`/oven/${id}`)
