@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 import AxeBuilder from '@axe-core/playwright'
 
 /** With MILDBOWL_LATE=600, every answer of the kitchen is up to so many milliseconds late: what rests on the order of answers shows itself. */
@@ -9,10 +9,44 @@ const LATE = Number(process.env['MILDBOWL_LATE'] ?? 0)
 const ADDRESSES = (process.env['MILDBOWL_URLS'] ?? process.env['MILDBOWL_URL'] ?? '').split(' ')
 const INSTANCES = (process.env['MILDBOWL_INSTANCES'] ?? 'test 8680').split(',')
 
+/** How long a test that asks the kitchen itself waits for what the page has still to send: a kitchen that is away gets it later. */
+const SENDS_MS = 3_000
+
+/** What these pages have put down and the kitchen has not acknowledged: a page shows it as done before. */
+async function waiting(context: BrowserContext): Promise<number> {
+    const counts = context
+        .pages()
+        .map((page) =>
+            page
+                .evaluate(
+                    () =>
+                        Object.entries(localStorage).filter(([key, value]) => key.startsWith('mildbowl.outbox.') && value.includes('"state":"waits"'))
+                            .length,
+                )
+                .catch(() => 0),
+        )
+
+    return (await Promise.all(counts)).reduce((sum, one) => sum + one, 0)
+}
+
 /** Fails on any request that leaves loopback, and on any error the page reports. */
 export const test = base.extend<{ watched: undefined }>({
     baseURL: async ({}, use, { parallelIndex }) => {
         await use(ADDRESSES[parallelIndex % ADDRESSES.length] ?? '')
+    },
+    // whoever asks the kitchen past the page asks after what the page has said
+    page: async ({ page, context }, use) => {
+        const request = context.request
+        for (const method of ['get', 'post', 'put', 'patch', 'delete'] as const) {
+            const ask = request[method].bind(request)
+            request[method] = async (url, options) => {
+                const end = Date.now() + SENDS_MS
+                while ((await waiting(context)) > 0 && Date.now() < end) await new Promise((resolve) => setTimeout(resolve, 20))
+
+                return ask(url, options)
+            }
+        }
+        await use(page)
     },
     watched: [
         async ({ context }, use) => {
