@@ -4,8 +4,8 @@ import { expect, expectAccessible, freshKitchen, ration, row, seat, sheet, test,
 /** What is asked before the kitchen is open, and replies that overtake one another: nothing is judged without its dogs. */
 freshKitchen()
 
-/** Holds back what the page asks for, by path (the first few times, or always), until it is let go. */
-async function held(page: Page, paths: RegExp, times?: number): Promise<() => void> {
+/** Holds back what the page asks for, by path (the first few times, or always; or only what it says), until it is let go. */
+async function held(page: Page, paths: RegExp, times?: number, says = ''): Promise<() => void> {
     let letGo = (): void => undefined
     const gone = new Promise<void>((done) => {
         letGo = done
@@ -13,7 +13,7 @@ async function held(page: Page, paths: RegExp, times?: number): Promise<() => vo
     await page.route(
         (url) => paths.test(url.pathname),
         async (route) => {
-            await gone
+            if ((route.request().postData() ?? '').includes(says)) await gone
             await route.fallback().catch(() => undefined)
         },
         times === undefined ? {} : { times },
@@ -37,7 +37,7 @@ test('of two checks the later counts, though the earlier is answered after it', 
     const field = page.getByLabel('Any food, as you would write it')
     await field.fill('carrot')
     await expect(page.locator('.single__answer')).toContainText('carrot')
-    const first = await held(page, /\/api\/ask\/formulate$/, 1)
+    const first = await held(page, /\/api\/ask\/formulate$/, undefined, 'raisins')
     await field.fill('raisins')
     await page.waitForTimeout(400)
     // what stands there was said of carrots
