@@ -12,7 +12,7 @@ test('lines are selected across, copied whole, and put elsewhere', async ({ page
     await expect(row(page, 1)).toContainText('192 g')
     await page.keyboard.press('Control+A')
     await page.keyboard.press('Control+C')
-    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(RECIPE)
+    await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toBe(RECIPE)
     await page.keyboard.press('Control+Home')
     await page.keyboard.press('Shift+ArrowDown')
     await page.keyboard.press('Shift+ArrowDown')
@@ -72,6 +72,8 @@ test('each sheet has its own history, which survives a reload; none touches anot
     await page.reload()
     await expect(page.getByLabel('Title of the recipe')).toHaveValue('Second')
     const undo = page.getByRole('button', { name: 'Undo', exact: true })
+    // after a reload the sheet is there a moment before its history
+    await expect(undo).toBeEnabled()
     while (await undo.isEnabled()) await undo.click()
     await expect(sheet(page).locator('.row__text')).toHaveCount(0)
     const papers = page.getByRole('navigation', { name: 'Sheets on the bench' })

@@ -64,6 +64,7 @@ test('the cut, its texture and a portion are in the history, in the studio too, 
     // on the bench it is the same history
     await page.getByRole('link', { name: 'Back to the bench' }).click()
     await page.locator('h2').first().click()
+    await expect(undo(page)).toBeEnabled()
     for (let n = 0; n < 6 && (await undo(page).isEnabled()); n++) await page.keyboard.press('Control+Z')
     await expect(page.getByLabel('across, mm')).toHaveValue('25')
 })
@@ -299,7 +300,7 @@ test('an empty kitchen is begun in two minutes: a dog, a pasted recipe, an answe
     await page.goto('/cupboard/house')
     await page.getByRole('button', { name: 'Clear the kitchen' }).click()
     await page.getByRole('dialog').getByRole('button', { name: 'Clear it' }).click()
-    await expect(page.getByText('The kitchen is empty.')).toBeVisible()
+    await expect(page.getByText('The kitchen is empty.')).toBeVisible({ timeout: 30_000 })
     await page.goto('/bench')
     await page.getByRole('button', { name: 'New sheet' }).click()
     const begin = page.getByRole('region', { name: 'A kitchen begins with a dog' })

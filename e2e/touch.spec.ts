@@ -50,9 +50,9 @@ test('the whole recipe is copied, rescued and its words offered by touch', async
     await expect(words(page, 4)).toHaveText('1 tbsp carob powder')
     await page.getByRole('button', { name: 'Copy the recipe' }).tap()
     await expect(page.getByText('The recipe is copied.')).toBeVisible()
-    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(
-        'Thumb rounds\n\n2 cups barley flour\n1/2 cup raisins\n1/2 cup water\n1 tbsp carob powder',
-    )
+    await expect
+        .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+        .toBe('Thumb rounds\n\n2 cups barley flour\n1/2 cup raisins\n1/2 cup water\n1 tbsp carob powder')
     await page.getByRole('button', { name: 'Rescue this recipe' }).tap()
     await expect(page.locator('.cm-content ins').first()).toContainText('blueberries')
     await page.getByRole('button', { name: 'Take these changes' }).tap()
@@ -93,7 +93,7 @@ test("words that the browser's own handles select are the selection of the sheet
     })
     await page.getByRole('button', { name: 'Copy the recipe' }).tap()
     await expect(page.getByText('What is selected is copied.')).toBeVisible()
-    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('oat flour\n1 egg')
+    await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toBe('oat flour\n1 egg')
     await sheet(page).focus()
     await page.keyboard.insertText('rice flour')
     await expect(page.locator('.row__text')).toHaveText(['2 cups rice flour', '1/4 cup water'])
