@@ -160,3 +160,26 @@ test('a raid that was given up is not shown for the next dog', async ({ page }) 
     await expect(page.getByText('To read out to the vet')).toBeHidden()
     await expect(page.getByRole('button', { name: 'Count it' })).toBeVisible()
 })
+
+test('a style or a place that cannot be fetched is no fault of the page: it comes when it can, or that is said', async ({ page }) => {
+    const html = await (await page.request.get('/bench')).text()
+    const first = [...html.matchAll(/href="([^"]+\.css)"/g)].map(([, name]) => new URL(name ?? '', 'http://page').pathname)
+    let isAway = true
+    await page.route('**/build/assets/*.css', (route) =>
+        isAway && !first.includes(new URL(route.request().url()).pathname) ? route.abort() : route.fallback(),
+    )
+    await page.route(/\/build\/assets\/JarsPlace-.*\.js$/, (route) => (isAway ? route.abort() : route.fallback()))
+    await page.goto('/bench')
+    await expect(sheet(page)).toBeVisible()
+    await write(page, 'zorblat flakes')
+    const styles = (): Promise<number> => page.evaluate(() => document.styleSheets.length)
+    await expect(row(page, 1)).toContainText('?')
+    const before = await styles()
+    await page.getByRole('link', { name: 'Jars' }).click()
+    await expect(page.getByText('Jars cannot be opened: the kitchen does not answer.')).toBeVisible()
+    await expect(sheet(page)).toBeVisible()
+    isAway = false
+    await expect.poll(styles, { timeout: 15_000 }).toBeGreaterThan(before)
+    await page.getByRole('link', { name: 'Jars' }).click()
+    await expect(page).toHaveURL(/\/jars/)
+})

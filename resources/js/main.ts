@@ -6,9 +6,11 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { layBench } from './bench/layBench'
 import { fetchPlaces, router } from './router'
+import { stylesComeLate } from './ui/later'
 import { ownStore } from './ui/store'
 import { vuetify } from './ui/vuetify'
 
+stylesComeLate()
 // what was typed before stands there when the page does
 await ownStore().open()
 const app = createApp(App)

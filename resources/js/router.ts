@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import BenchPlace from './bench/BenchPlace.vue'
+import { tell } from './ui/notices'
 
 /** Each thing has an address of its own: a recipe, a dog, a rule, a jar. `place` is the door of the rail that a page belongs to. */
 export const router = createRouter({
@@ -69,6 +70,11 @@ export function fetchPlaces(): void {
     if ('requestIdleCallback' in window) requestIdleCallback(fetch, { timeout: 5_000 })
     else setTimeout(fetch, 2_000)
 }
+
+/** A place that was not fetched before the network went is not there: that is said, and the one that stands stays. */
+router.onError((_error, to) => {
+    tell(`${String(to.meta['title'] ?? 'That place')} cannot be opened: the kitchen does not answer. Try again in a moment.`)
+})
 
 router.afterEach((to) => {
     document.title = `${String(to.meta['title'] ?? 'Bench')} · Mild Bowl`

@@ -41,7 +41,7 @@ onMounted(() => {
     if (ground.value !== null) paper.show(ground.value)
     look()
     setTimeout(() => {
-        void import('./LineBlock.vue')
+        void import('./LineBlock.vue').catch(() => undefined)
     }, AHEAD_MS)
 })
 onBeforeUnmount(() => {

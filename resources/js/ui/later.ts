@@ -11,21 +11,34 @@ const CSS = /Unable to preload CSS for (\S+)/
 export function later<T extends Component>(loader: AsyncComponentLoader<T>): T {
     return defineAsyncComponent<T>({
         loader,
-        onError(error, retry, _fail, attempts) {
-            const lost = CSS.exec(error.message)?.[1]
-            setTimeout(
-                () => {
-                    // a style that was asked for once is not asked for again by itself
-                    if (lost !== undefined) {
-                        const link = document.createElement('link')
-                        link.rel = 'stylesheet'
-                        link.href = lost
-                        document.head.append(link)
-                    }
-                    retry()
-                },
-                Math.min(MOST_MS, AGAIN_AFTER_MS * attempts),
-            )
+        onError(_error, retry, _fail, attempts) {
+            setTimeout(retry, Math.min(MOST_MS, AGAIN_AFTER_MS * attempts))
         },
     })
+}
+
+/** A style that was asked for once is not asked for again by itself, whoever asked: it is tried until it comes. */
+export function stylesComeLate(): void {
+    window.addEventListener('vite:preloadError', (event) => {
+        const lost = CSS.exec(event.payload.message)?.[1]
+        if (lost === undefined) return
+        event.preventDefault()
+        bring(lost, 1)
+    })
+}
+
+function bring(style: string, attempts: number): void {
+    const link = document.createElement('link')
+    link.rel = 'stylesheet'
+    link.href = style
+    link.onerror = () => {
+        link.remove()
+        setTimeout(
+            () => {
+                bring(style, attempts + 1)
+            },
+            Math.min(MOST_MS, AGAIN_AFTER_MS * attempts),
+        )
+    }
+    document.head.append(link)
 }
