@@ -12,6 +12,7 @@ use Database\Factories\DogFactory;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use stdClass;
 
 /**
  * @property string $id
@@ -94,6 +95,12 @@ final class Dog extends Model
             'foodKcalPer100g' => $this->food_kcal_per_100g,
             'budgetPercent' => $this->budget_percent,
         ];
+    }
+
+    /** What is known of it, as core takes it: what nobody knows is left out. */
+    public function known(): stdClass
+    {
+        return (object) array_filter($this->told(), static fn (mixed $one): bool => $one !== null);
     }
 
     /** Age in months, on the kitchen's day or on another. */

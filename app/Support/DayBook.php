@@ -79,7 +79,7 @@ final readonly class DayBook
     {
         $ids = array_map(static fn (Dog $dog): string => $dog->id, $dogs);
         $request = (object) [
-            'version' => 1, 'date' => $on, 'dogs' => array_map(static fn (Dog $dog): stdClass => (object) array_filter($dog->told(), static fn (mixed $one): bool => $one !== null), $dogs), 'batches' => $batches,
+            'version' => 1, 'date' => $on, 'dogs' => array_map(static fn (Dog $dog): stdClass => $dog->known(), $dogs), 'batches' => $batches,
             'given' => array_values(array_filter($given, static fn (stdClass $one): bool => in_array($one->dog, $ids, true))), 'before' => $this->before($on, $ids), 'borrowed' => $this->borrowed($on, $ids),
         ];
         foreach (array_intersect_key($this->parts->all(), ['policy' => 1, 'pantry' => 1, 'names' => 1]) as $key => $part) {

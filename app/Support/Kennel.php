@@ -26,7 +26,7 @@ final class Kennel
     public function asked(mixed $asked): array
     {
         if (! is_array($asked)) {
-            return array_map(self::told(...), array_values($this->all()->filter(static fn (Dog $dog): bool => $dog->at_table)->all()));
+            return array_map(static fn (Dog $dog): stdClass => $dog->known(), array_values($this->all()->filter(static fn (Dog $dog): bool => $dog->at_table)->all()));
         }
         $dogs = [];
         foreach (array_values($asked) as $n => $one) {
@@ -35,7 +35,7 @@ final class Kennel
             if (is_string($one) && $kept === null) {
                 throw RequestRefused::outOfRange("/dogs/$n", 'No dog of this kitchen has this id.');
             }
-            $dogs[] = (object) ((array) ($one instanceof stdClass ? $one : []) + (array) ($kept === null ? [] : self::told($kept)));
+            $dogs[] = (object) ((array) ($one instanceof stdClass ? $one : []) + (array) ($kept?->known() ?? []));
         }
 
         return $dogs;
@@ -82,10 +82,5 @@ final class Kennel
         }
 
         return array_values($portions);
-    }
-
-    private static function told(Dog $dog): stdClass
-    {
-        return (object) array_filter($dog->told(), static fn (mixed $one): bool => $one !== null);
     }
 }

@@ -50,9 +50,9 @@ final readonly class KitchenCalendar
         $today = $this->clock->today();
         /** @var list<Dog> $dogs */
         $dogs = Dog::query()->get()->all();
+        $names = array_column($dogs, 'name', 'id');
         foreach ($this->weigh->due($today->addDays(self::DAYS)->format('Y-m-d'), $dogs) as $due) {
-            $name = array_values(array_filter($dogs, static fn (Dog $dog): bool => $dog->id === $due['dog']))[0]->name ?? 'a dog';
-            $this->event($calendar, "weigh-{$due['dog']}", max($due['dueOn'] ?? '', $today->format('Y-m-d')), "Weigh: $name", $due['lastOn'] === null ? 'Never weighed here.' : "Last on {$due['lastOn']}.");
+            $this->event($calendar, "weigh-{$due['dog']}", max($due['dueOn'] ?? '', $today->format('Y-m-d')), "Weigh: {$names[$due['dog']]}", $due['lastOn'] === null ? 'Never weighed here.' : "Last on {$due['lastOn']}.");
         }
         foreach ($this->thaws() as $n => [$on, $bag]) {
             $this->event($calendar, "thaw-$bag", $on, 'Thaw: '.($named[$bag] ?? 'a bag'), 'Take it out of the freezer on this day.');

@@ -11,7 +11,6 @@ use MildBowl\Core\Contract\DogReader;
 use MildBowl\Core\Contract\Node;
 use MildBowl\Core\Dogs\WeighingDue;
 use MildBowl\Core\Questions\RequestRefused;
-use stdClass;
 
 /** Which dogs should stand on the scale again, and since when. */
 final readonly class WeighDays
@@ -41,9 +40,7 @@ final readonly class WeighDays
     private function everyDays(Dog $dog): ?int
     {
         try {
-            $told = json_decode((string) json_encode(array_filter($dog->told(), static fn (mixed $one): bool => $one !== null)));
-
-            return WeighingDue::everyDays(DogReader::one(new Node($told instanceof stdClass ? $told : new stdClass), $this->parts->catalogue()));
+            return WeighingDue::everyDays(DogReader::one(new Node($dog->known()), $this->parts->catalogue()));
         } catch (RequestRefused) {
             return null;
         }

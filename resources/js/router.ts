@@ -73,7 +73,7 @@ export function fetchPlaces(): void {
 
 /** A place that was not fetched before the network went is not there: that is said, and the one that stands stays. */
 router.onError((_error, to) => {
-    tell(`${String(to.meta['title'] ?? 'That place')} cannot be opened: the kitchen does not answer. Try again in a moment.`)
+    tell(`${String(to.meta['title'] ?? 'That place')} cannot be opened just now. Try again in a moment.`)
 })
 
 router.afterEach((to) => {

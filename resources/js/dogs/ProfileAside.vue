@@ -5,11 +5,12 @@ import type { Dog, ProfileAnswer, Weighing } from '../api/types.generated'
 import { useCollection } from '../kitchen/useCollection'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
+import { useToday } from '../kitchen/useToday'
 import DateField from '../ui/DateField.vue'
 import FoldPart from '../ui/FoldPart.vue'
 import NumberField from '../ui/NumberField.vue'
 import { writtenDate } from '../ui/dates'
-import { dayIn, figure, spread } from '../ui/format'
+import { figure, spread } from '../ui/format'
 import { goOn } from '../ui/goOn'
 import { useDraft } from '../ui/useDraft'
 import { useUnits } from '../ui/useUnits'
@@ -28,8 +29,8 @@ const weighings = useCollection<Weighing, { on: string; weight: string }>(outbox
     called: () => `a weight of ${props.dog.name}`,
 })
 const problem = ref<string | null>(null)
-const today = dayIn(kitchen.kitchen?.timezone ?? 'UTC')
-const weighed = reactive({ kg: null as number | null, on: today })
+const today = useToday()
+const weighed = reactive({ kg: null as number | null, on: today.value })
 const { anew } = useDraft(`weighing.${props.dog.id}.${kitchen.kitchen?.weightsAs ?? 'kg'}`, weighed)
 
 const {

@@ -1,6 +1,6 @@
 import type { ConfirmationRecord, Dog } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
-import { dayIn } from '../ui/format'
+import { useToday } from '../kitchen/useToday'
 import { writtenDate } from '../ui/dates'
 
 const SOON_DAYS = 30
@@ -14,7 +14,7 @@ export function useVetsWords() {
         return kitchen.words.filter((word) => word.level === 'ask-vet' && word.dogId === dog.id)
     }
 
-    const today = (): string => dayIn(kitchen.kitchen?.timezone ?? 'UTC')
+    const today = useToday()
     const written = (iso: string | null): string => writtenDate(iso, kitchen.kitchen?.datesAs ?? 'dmy')
 
     /** What the dog has that the vet did not know of. */
@@ -30,7 +30,8 @@ export function useVetsWords() {
 
     function state(word: ConfirmationRecord, dog: Dog): { holds: boolean; says: string } {
         const since = unknownTo(word, dog)
-        if (word.holdsUntil !== null && word.holdsUntil < today()) return { holds: false, says: `ran out on ${written(word.holdsUntil)}: ask again` }
+        if (word.holdsUntil !== null && word.holdsUntil < today.value)
+            return { holds: false, says: `ran out on ${written(word.holdsUntil)}: ask again` }
         if (since.length > 0) return { holds: false, says: `was said before ${since.join(', ')}: ask again` }
 
         return { holds: true, says: word.holdsUntil === null ? 'holds' : `holds until ${written(word.holdsUntil)}` }
@@ -38,7 +39,7 @@ export function useVetsWords() {
 
     /** Words that ran out or soon will: nothing expires silently. */
     function runningOut(dog: Dog): string[] {
-        const soon = new Date(Date.parse(`${today()}T00:00:00Z`) + SOON_DAYS * MS_A_DAY).toISOString().slice(0, 10)
+        const soon = new Date(Date.parse(`${today.value}T00:00:00Z`) + SOON_DAYS * MS_A_DAY).toISOString().slice(0, 10)
 
         return of(dog)
             .map((word) => ({ word, now: state(word, dog) }))

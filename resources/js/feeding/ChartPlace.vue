@@ -6,10 +6,11 @@ import type { GiveAwayAnswer, WeekAnswer } from '../api/types.generated'
 import { useQuestion } from '../bench/useQuestion'
 import { useSheet } from '../bench/useSheet'
 import { useKitchen } from '../kitchen/useKitchen'
+import { useToday } from '../kitchen/useToday'
 import NumberField from '../ui/NumberField.vue'
 import PickMany from '../ui/PickMany.vue'
 import PieceDots from '../ui/PieceDots.vue'
-import { dayIn, figure, pieces } from '../ui/format'
+import { figure, pieces } from '../ui/format'
 import { useAsked } from '../ui/useAsked'
 import TogglePill from '../ui/TogglePill.vue'
 import DateField from '../ui/DateField.vue'
@@ -22,7 +23,7 @@ const { sheet } = useSheet()
 const { question } = useQuestion()
 
 const chosen = reactive<{ key: string; share: number | null }[]>([])
-const from = ref(dayIn(kitchen.kitchen?.timezone ?? 'UTC'))
+const from = ref(useToday().value)
 const wantsAway = ref(false)
 /** Of more treats than this some are found by typing. */
 const MANY = 12

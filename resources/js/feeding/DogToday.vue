@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Bag, Dog } from '../api/types.generated'
+import { isMeantFor } from '../keeping/shelves'
 import { figure, pieces } from '../ui/format'
 import PieceDots from '../ui/PieceDots.vue'
 import BudgetDish from './BudgetDish.vue'
@@ -31,12 +32,11 @@ const had = computed(() =>
 const isOpen = computed(() => props.day.unreckoned.value.has(props.dog.id))
 const why = computed(() => (may.value?.heldBy === 'not-cleared' ? reason(may.value.why) : null))
 const poison = computed(() => props.day.poisonOf(props.dog.id))
-/** A bag may be meant for some dogs only. */
-const notFor = computed(() => {
-    const meant = props.bag?.dogs ?? []
-
-    return meant.length === 0 || meant.includes(props.dog.id) ? null : `This bag is for ${meant.map((id) => props.day.nameOf(id)).join(', ')}.`
-})
+const notFor = computed(() =>
+    props.bag === null || isMeantFor(props.bag, props.dog.id)
+        ? null
+        : `This bag is for ${props.bag.dogs.map((id) => props.day.nameOf(id)).join(', ')}.`,
+)
 /** Said before it is given, not only after. */
 const warns = computed(() => {
     if (props.bag === null) return null

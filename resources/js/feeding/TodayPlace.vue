@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Bag } from '../api/types.generated'
 import BagBodies from '../keeping/BagBodies.vue'
 import BagDrawing from '../keeping/BagDrawing.vue'
-import { due, pressing } from '../keeping/shelves'
+import { due, isMeantFor, pressing } from '../keeping/shelves'
 import { useJars } from '../keeping/useJars'
 import { hourOf } from '../making/clockwork'
 import WhoBakes from '../making/WhoBakes.vue'
@@ -73,7 +73,7 @@ function fits(dog: string): boolean {
 
     return (
         may !== null &&
-        (bag.value.dogs.length === 0 || bag.value.dogs.includes(dog)) &&
+        isMeantFor(bag.value, dog) &&
         day.poisonOf(dog) === null &&
         may.heldBy !== 'not-cleared' &&
         (may.pieces === null || may.pieces + 1e-9 >= amount.value) &&
@@ -141,7 +141,6 @@ async function borrow(dog: { id: string; name: string }): Promise<void> {
     const loan = await day.borrow(dog.id)
     if (loan !== null) tell(`${dog.name} borrows from the days after.`, 'Undo', () => void day.takeBack(loan))
 }
-const nameOf = (id: string): string => kitchen.dogs.find((one) => one.id === id)?.name ?? 'a dog'
 /** the newest first; what was given to several in one tap stands together */
 const log = computed(() => {
     const gifts = new Map<string, typeof day.given.value>()
@@ -262,7 +261,7 @@ const backs = computed(() =>
                             <span
                                 ><small>{{ hourOf(gift[0]!.at, kitchen.kitchen?.timezone) }}, {{ gift[0]!.by }}</small
                                 >{{ gift[0]!.pieces === null ? '' : `${pieces(gift[0]!.pieces * (gift[0]!.unsure ? gift.length : 1))} `
-                                }}{{ gift[0]!.words }}: {{ gift[0]!.unsure ? 'one of ' : '' }}{{ gift.map((one) => nameOf(one.dog)).join(', ')
+                                }}{{ gift[0]!.words }}: {{ gift[0]!.unsure ? 'one of ' : '' }}{{ gift.map((one) => day.nameOf(one.dog)).join(', ')
                                 }}<template v-if="gift[0]!.undone"> (taken back)</template
                                 ><template v-else-if="gift[0]!.waits"> (waits to be sent)</template></span
                             >
@@ -270,7 +269,7 @@ const backs = computed(() =>
                                 v-if="!gift[0]!.undone"
                                 size="small"
                                 variant="text"
-                                :aria-label="`Take back: ${gift[0]!.words}, ${gift.map((one) => nameOf(one.dog)).join(', ')}`"
+                                :aria-label="`Take back: ${gift[0]!.words}, ${gift.map((one) => day.nameOf(one.dog)).join(', ')}`"
                                 @click="day.takeBack(gift[0]!.gift)"
                                 >Take back</v-btn
                             >

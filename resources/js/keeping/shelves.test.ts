@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Bag, JarAct, Place } from '../api/types.generated'
-import { daysBetween, due, fullness, pressing, standing, withWaiting } from './shelves'
+import { daysBetween, due, fullness, isMeantFor, pressing, standing, withWaiting } from './shelves'
 
 const place = (id: string, kind: Place['kind'] = 'fridge'): Place => ({ id, version: 1, name: id, kind, celsius: null, position: 0 })
 const bag = (id: string, more: Partial<Bag> = {}): Bag => ({
@@ -72,6 +72,9 @@ describe('standing', () => {
 
     it('is as full as pieces are left', () => {
         expect([fullness(bag('1', { pieces: 6 })), fullness(bag('1', { pieces: 20 })), fullness(bag('1', { putPieces: 0 }))]).toEqual([0.5, 1, 0])
+    })
+    it('is meant for the dogs it was put by for, or for every dog', () => {
+        expect([isMeantFor({ dogs: [] }, 'a'), isMeantFor({ dogs: ['b', 'a'] }, 'a'), isMeantFor({ dogs: ['b'] }, 'a')]).toEqual([true, true, false])
     })
 })
 

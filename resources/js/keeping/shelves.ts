@@ -30,6 +30,11 @@ export function pressing(bag: Bag, today: string): Pressing {
     return days < 0 ? 'over' : days <= 2 ? 'soon' : 'calm'
 }
 
+/** A bag may be meant for some dogs only. */
+export function isMeantFor(bag: Pick<Bag, 'dogs'>, dog: string): boolean {
+    return bag.dogs.length === 0 || bag.dogs.includes(dog)
+}
+
 /** What stands in a place: what goes off first in front. */
 export function standing(bags: Bag[], place: Place): Bag[] {
     return bags
