@@ -44,6 +44,8 @@ const names = [
     'keep-answer',
     'thaw-answer',
     'day-answer',
+    'suspects-answer',
+    'likes-answer',
 ]
 
 const load = (name) => JSON.parse(readFileSync(`schemas/${name}.json`, 'utf8'))

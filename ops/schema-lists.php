@@ -18,6 +18,7 @@ use MildBowl\Core\Contract\Thaw;
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Dogs\Condition;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Dogs\Liking;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Feeding\Doses;
 use MildBowl\Core\Feeding\Limit;
@@ -28,6 +29,9 @@ use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Making\EntryKind;
 use MildBowl\Core\Making\Kind;
 use MildBowl\Core\Values\Level;
+use MildBowl\Core\Watching\How;
+use MildBowl\Core\Watching\SignKind;
+use MildBowl\Core\Watching\Strength;
 
 require __DIR__.'/../core/vendor/autoload.php';
 
@@ -38,6 +42,7 @@ $lists = [
     'roles' => Role::ids(), 'processes' => Processes::ids(), 'joins' => Joins::ids(), 'stages' => array_column(Stage::cases(), 'value'),
     'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'activities' => Dog::ACTIVITIES, 'sexes' => Dog::SEXES,
     'learnedOf' => Learned::OF, 'workKinds' => array_column(Kind::cases(), 'value'), 'entryKinds' => array_column(EntryKind::cases(), 'value'), 'noteAbout' => LogReader::ABOUT, 'bagPlaces' => LogReader::PLACES, 'levels' => $levels, 'worst' => [...$levels, 'clear'], 'limits' => $limits, 'heldBy' => [...$limits, 'not-cleared'],
+    'signKinds' => array_column(SignKind::cases(), 'value'), 'strengths' => array_column(Strength::cases(), 'value'), 'hows' => array_column(How::cases(), 'value'), 'likings' => array_column(Liking::cases(), 'value'),
     'heldByDay' => [...$limits, Limit::WEEKLY_FISH, 'not-cleared'], 'keepClasses' => array_keys(Compiled::days()['keeping']), 'keepPlaces' => array_column(Place::cases(), 'value'), 'thawPlaces' => Thaw::PLACES, 'jarActs' => array_column(JarActKind::cases(), 'value'),
 ] + Policy::CHOICES;
 

@@ -16,7 +16,7 @@ final class DogReader
 {
     public const KEYS = [
         'id', 'name', 'weightKg', 'ageMonths', 'sex', 'neutered', 'bodyCondition', 'activity', 'breed', 'expectedAdultWeightKg', 'stage', 'teeth', 'eating',
-        'allergies', 'allowList', 'conditions', 'medicines', 'foodKcalPer100g', 'alreadyToday', 'newIngredients', 'dislikes', 'budgetPercent', 'without',
+        'allergies', 'allowList', 'conditions', 'medicines', 'foodKcalPer100g', 'alreadyToday', 'newIngredients', 'dislikes', 'budgetPercent', 'without', 'watched',
     ];
 
     public const LONGEST_ID = 60;
@@ -79,6 +79,7 @@ final class DogReader
             $node->get('id')?->filled(self::LONGEST_ID),
             array_map(static fn (Node $one): string => $one->filled(80), $node->get('dislikes')?->list(200) ?? []),
             array_map(static fn (Node $one): string => $one->filled(200), $node->get('without')?->list(20) ?? []),
+            WatchedReader::read($node->get('watched'), $catalogue),
         );
     }
 

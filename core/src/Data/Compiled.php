@@ -7,6 +7,7 @@ namespace MildBowl\Core\Data;
 use MildBowl\Core\Build\Days;
 use MildBowl\Core\Build\Doughs;
 use MildBowl\Core\Build\Search;
+use MildBowl\Core\Build\Signs;
 use MildBowl\Core\Build\Tables;
 
 /**
@@ -29,7 +30,7 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type HeatRow array{class: string, process: string, of: string, shapes: list<string>, textures: list<string>, by: string, size: ?float, does: string, minutesLow: ?float, minutesHigh: ?float, celsius: ?float, celsiusLow: ?float, celsiusHigh: ?float, sign: string, turn: string, source: string}
  * @phpstan-type LossRow array{class: string, textures: list<string>, how: string, low: float, best: float, high: float, meaning: string, source: string}
  * @phpstan-type CoreRow array{group: string, word: string, celsius: float, holdMinutes: float, what: string, source: string}
- * @phpstan-type ConditionRow array{condition: string, vet: bool, label: string, message: string, advice: string, source: string}
+ * @phpstan-type ConditionRow array{condition: string, vet: bool, oneAtATime: bool, label: string, message: string, advice: string, source: string}
  * @phpstan-type MedicineRow array{medicine: string, label: string, message: string, advice: string, source: string}
  * @phpstan-type EnergyConstant array{key: string, low: float, value: float, high: float, unit: string, meaning: string, source: string}
  * @phpstan-type ToxicRow array{substance: string, name: string, unit: string, thresholds: list<array{float, string}>, anyAmount: bool, who: string, remark: string, source: string}
@@ -39,6 +40,8 @@ use MildBowl\Core\Build\Tables;
  * @phpstan-type OpenedRow array{kind: string, name: string, fridgeDays: float, fridgeAtMost: float, freezerDays: float, meaning: string, source: string}
  * @phpstan-type PowerCutRow array{place: string, coldHours: float, fullHours: ?float, meaning: string, source: string}
  * @phpstan-type WeeklyRow array{code: string, of: string, days: float, within: float, says: string, advice: string, source: string}
+ * @phpstan-type SignKindRow array{kind: string, name: string, windowDays: float, watchDays: float, anyIsBad: bool, said: string, source: string}
+ * @phpstan-type SignStepRow array{kind: string, step: float, score: float, name: string, meaning: string, urgent: bool, source: string}
  * @phpstan-type Three array{float, float, float}
  * @phpstan-type ChangeRow array{form: string, level: string, code: string, applies: array<string, true>, exempt: array<string, true>, message: string, advice: string, source: string}
  * @phpstan-type DoughTables array{parameters: array<string, float>, uptake: array<string, array{float, string}>, free: array<string, array{forms: array<string, float>, plain: float}>, bindings: list<FeelRow>, wanted: list<WantedRow>, heat: array<string, list<HeatRow>>, losses: list<LossRow>, drying: array<string, float>, states: array<string, list<string>>, most: array<string, float>}
@@ -111,6 +114,12 @@ final class Compiled
     public static function days(): array
     {
         return Days::ALL;
+    }
+
+    /** @return array{kinds: array<string, SignKindRow>, steps: list<SignStepRow>} what is watched in a dog */
+    public static function signs(): array
+    {
+        return Signs::ALL;
     }
 
     /** What changes with any row of the data; it stands in every answer. */

@@ -32,7 +32,10 @@ final class Build
         /** @var array<string, mixed> $days */
         $days = $data['days'];
         self::constant('Days', 'How long things keep, and what is for some days of a week.', $days);
-        unset($data['dough'], $data['days']);
+        /** @var array<string, mixed> $signs */
+        $signs = $data['signs'];
+        self::constant('Signs', 'What is watched in a dog, and how bad each step of it is.', $signs);
+        unset($data['dough'], $data['days'], $data['signs']);
         self::constant('Tables', 'The rows of core/data.', $data);
         $version = $data['version'];
         assert(is_string($version));

@@ -23,7 +23,7 @@ final class Columns
         'bindings' => 'below:number / feel:text word:text sign:text density:number made:made',
         'breeds' => 'breed:text / aliases:text?| terrier:flag research:number? fragile:flag note:text? group:group?; kgLow:number kgHigh:number source:source',
         'claims' => 'words:text| / known:text source:source',
-        'conditions' => 'condition:condition / vet:flag label:text message:text? advice:text? source:source',
+        'conditions' => 'condition:condition / vet:flag oneAtATime:flag label:text message:text? advice:text? source:source',
         'cores' => 'group:group word:core-word? / celsius:number holdMinutes:number what:text source:source',
         'cross' => 'allergy:group group:group / level:level unless:text?| message:text advice:text',
         'cutters' => 'shape:shape mm:number / source:source',
@@ -65,6 +65,8 @@ final class Columns
         'roles' => 'word:text / role:role process:process? strained:flag source:source',
         'rules' => 'code:id level:level emergency:flag groups:any-group; words:text?| unless:text?| when:when?; / message:text advice:text figure:text? source:source example:text',
         'scraps' => 'foods:food-or-trait| scrap:text / endings:text?| except:food-or-trait?| exceptEndings:text?| reach:reach entry:food? says:text source:source',
+        'sign-kinds' => 'kind:sign-kind / name:text windowDays:number watchDays:number anyIsBad:flag said:text source:source',
+        'sign-steps' => 'kind:sign-kind step:number / score:number name:text meaning:text urgent:flag source:source',
         'sources' => 'source:text / name:text',
         'swaps' => 'out:food-or-group| in:parts?; job:job state:plate-state? / except:food?| rank:number note:text? source:source',
         'states' => 'state:plate-state / foods:food-or-trait| meaning:text source:source',
@@ -82,7 +84,7 @@ final class Columns
     ];
 
     /** Files whose first column must name every word of its list. */
-    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters', 'drying', 'states', 'work'];
+    private const WHOLE = ['conditions', 'medicines', 'textures', 'energy', 'rescue-weights', 'keeping', 'form-words', 'dough-parameters', 'drying', 'states', 'work', 'sign-kinds'];
 
     private const MOST_TOLD = 20;
 

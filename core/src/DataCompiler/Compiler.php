@@ -84,6 +84,7 @@ final readonly class Compiler
             'swaps' => $screens->swaps(),
             'rescueWeights' => array_column($this->rows('rescue-weights'), 'weight', 'key'),
             'days' => ['keeping' => $this->by('keeping', 'class'), 'opened' => $this->by('opened', 'kind'), 'powerCuts' => $this->by('power-cuts', 'place'), 'weekly' => $this->rows('weekly'), 'leftOver' => $this->rows('left-over'), 'scraps' => $this->rows('scraps')],
+            'signs' => ['kinds' => $this->by('sign-kinds', 'kind'), 'steps' => $this->rows('sign-steps')],
             'claims' => $this->rows('claims'),
             'sources' => array_column($this->rows('sources'), 'name', 'source'),
             'benign' => $words->benign(),

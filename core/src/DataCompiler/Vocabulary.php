@@ -12,6 +12,7 @@ use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Composition;
 use MildBowl\Core\Swaps\Jobs;
 use MildBowl\Core\Values\Level;
+use MildBowl\Core\Watching\SignKind;
 
 /**
  * The words that mean something to the program. A word in the data that stands in none of these lists stops the build: what nobody
@@ -68,7 +69,7 @@ final class Vocabulary
     ];
 
     public const RESCUE_WEIGHTS = [
-        'change', 'remove', 'add', 'job-lost', 'rank', 'adjust', 'mend', 'batch', 'cut', 'cut-step', 'hurts', 'hurts-ill', 'identity', 'named', 'pieces-for-mash', 'richer-fat', 'richer-kcal', 'dislike', 'new', 'label', 'not-at-hand',
+        'change', 'remove', 'add', 'job-lost', 'rank', 'adjust', 'mend', 'batch', 'cut', 'cut-step', 'hurts', 'hurts-ill', 'identity', 'named', 'pieces-for-mash', 'richer-fat', 'richer-kcal', 'dislike', 'liked', 'new', 'label', 'not-at-hand',
         'meat-lost', 'fewer-pieces',
     ];
 
@@ -135,7 +136,7 @@ final class Vocabulary
     public const WHEN_DOG = [
         'texture' => self::TEXTURES, 'stage' => self::STAGES, 'growing-large' => [], 'very-young' => [], 'condition' => self::CONDITIONS, 'medicine' => self::MEDICINES,
         'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'body-condition' => ['1', '2', '3', '4', '5', '6', '7', '8', '9'], 'breed-note' => [], 'over-bite' => [], 'over-fingertip' => [],
-        'hard' => [], 'not-hard' => [], 'several-new' => [], 'legume-heavy' => [],
+        'hard' => [], 'not-hard' => [], 'several-new' => [], 'beside-trial' => [], 'legume-heavy' => [],
     ];
 
     /** What a row of findings.csv speaks of. */
@@ -176,6 +177,7 @@ final class Vocabulary
             'keeping' => self::KEEPING,
             'opened' => self::OPENED,
             'reach' => ['bin', 'bowl'],
+            'sign-kind' => array_column(SignKind::cases(), 'value'),
             'heat-class' => self::HEAT_CLASSES,
             'heat-does' => self::HEAT_DOES,
             'heat-of' => self::HEAT_OF,

@@ -14,7 +14,7 @@ use MildBowl\Core\Data\Compiled;
  */
 final readonly class Condition
 {
-    private function __construct(public string $id, public string $label, public bool $asksVet, public string $message, public string $advice, public string $source) {}
+    private function __construct(public string $id, public string $label, public bool $asksVet, public bool $oneAtATime, public string $message, public string $advice, public string $source) {}
 
     /** @return list<string> every condition */
     public static function ids(): array
@@ -61,12 +61,12 @@ final readonly class Condition
     /** @param  ConditionRow  $row */
     private static function condition(array $row): self
     {
-        return new self($row['condition'], $row['label'], $row['vet'], $row['message'], $row['advice'], $row['source']);
+        return new self($row['condition'], $row['label'], $row['vet'], $row['oneAtATime'], $row['message'], $row['advice'], $row['source']);
     }
 
     /** @param  MedicineRow  $row */
     private static function medicine(array $row): self
     {
-        return new self($row['medicine'], $row['label'], $row['message'] !== '', $row['message'], $row['advice'], $row['source']);
+        return new self($row['medicine'], $row['label'], $row['message'] !== '', false, $row['message'], $row['advice'], $row['source']);
     }
 }

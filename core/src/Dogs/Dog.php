@@ -37,6 +37,7 @@ final readonly class Dog
      * @param  ?string  $id  opaque; stays when the name changes
      * @param  list<string>  $dislikes  foods it refuses, as a person says them ("raw apple")
      * @param  list<string>  $without  sections of the recipe it goes without
+     * @param  Watched  $watched  what trials and meals told of it until today
      */
     public function __construct(
         public string $name,
@@ -62,6 +63,7 @@ final readonly class Dog
         public ?string $id = null,
         public array $dislikes = [],
         public array $without = [],
+        public Watched $watched = new Watched,
     ) {
         $this->known = $breed === null ? null : Breed::named($breed);
         $this->lifeStage = $stage ?? Stage::at($ageMonths, $this->adultWeightKg());
@@ -154,7 +156,7 @@ final readonly class Dog
         return new self(
             $this->name, $this->weightKg, $this->ageMonths, $this->sex, $this->neutered, $this->bodyCondition, $this->activity, $this->breed, $this->expectedAdultWeightKg,
             $this->stage, $this->teeth, $this->eating, $this->allergies, $this->allowList, $this->conditions, $this->medicines, $this->foodKcalPer100g, $this->alreadyToday,
-            $this->newIngredients, $this->budgetPercent, $this->id, array_values(array_unique([...$this->dislikes, ...$foods])), $this->without,
+            $this->newIngredients, $this->budgetPercent, $this->id, array_values(array_unique([...$this->dislikes, ...$foods])), $this->without, $this->watched,
         );
     }
 
@@ -168,7 +170,7 @@ final readonly class Dog
         return new self(
             $this->name, $this->weightKg, $this->ageMonths, $this->sex, $this->neutered, $this->bodyCondition, $this->activity, $this->breed, $this->expectedAdultWeightKg,
             $this->stage, $this->teeth, $this->eating, $this->allergies, $this->allowList, $this->conditions, $this->medicines, $this->foodKcalPer100g, $today,
-            $this->newIngredients, $this->budgetPercent, $this->id, $this->dislikes, $this->without,
+            $this->newIngredients, $this->budgetPercent, $this->id, $this->dislikes, $this->without, $this->watched,
         );
     }
 
@@ -187,7 +189,13 @@ final readonly class Dog
     /** Whether a food is one of those it is being brought to slowly. */
     public function isNewTo(Ingredient $food): bool
     {
-        return $food->isCoveredByAny($this->newIngredients);
+        return $food->isCoveredByAny($this->newIngredients) || ($this->watched->broughtIn !== [] && $this->watched->trialDay($food) !== null);
+    }
+
+    /** Whether anything at all is new to it. */
+    public function hasNew(): bool
+    {
+        return $this->newIngredients !== [] || $this->watched->broughtIn !== [];
     }
 
     /** Why no garlic in any amount, under a kitchen's "measured garlic" policy; null when it may have some. */

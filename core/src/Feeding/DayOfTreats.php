@@ -75,11 +75,12 @@ final readonly class DayOfTreats
      * What it may still have of a batch that it is cleared for.
      *
      * @param  Batch  $batch  as this dog gets it
+     * @param  float  $share  of a full day of it that it may have, of what is new to it
      * @return array{?float, ?string} pieces, and what holds them there
      */
-    public function may(Batch $batch, bool $isNew, bool $isPredatorFish): array
+    public function may(Batch $batch, float $share, bool $isPredatorFish): array
     {
-        $ration = Ration::of($this->now, $batch, $this->policy, false);
+        $ration = Ration::of($this->now, $batch, $this->policy);
         if (! $ration->isReckoned()) {
             return [$ration->pieces, $ration->heldBy];
         }
@@ -97,9 +98,9 @@ final readonly class DayOfTreats
                 $limits[] = new Limit($weekly->code, 0.0);
             }
         }
-        if ($isNew) {
-            $full = Ration::of($this->dog, $batch, $this->policy, false)->unrounded();
-            $limits[] = new Limit(Limit::NEW, $full === null ? INF : max(0.0, Ramp::FIRST_DAYS - $this->newShare($full, $batch)) * $full);
+        if ($share < 1.0) {
+            $full = Ration::of($this->dog, $batch, $this->policy)->unrounded();
+            $limits[] = new Limit(Limit::NEW, $full === null ? INF : max(0.0, $share - $this->newShare($full, $batch)) * $full);
         }
         [$pieces, $heldBy] = Ration::lowest($limits);
 

@@ -22,6 +22,7 @@ final readonly class Given
      * @param  ?string  $unread  what of it nobody can put a figure to; no more is told today until somebody does
      * @param  bool  $isNew  whether it holds a food that the dog is being brought to slowly
      * @param  bool  $isPredatorFish  whether it holds a fish for one day of the week
+     * @param  list<string>  $foods  ids of all that is in it, in traces excepted; what nobody knows stands as it was written
      */
     public function __construct(
         public Dog $dog,
@@ -34,5 +35,6 @@ final readonly class Given
         public bool $isPredatorFish = false,
         public ?string $batch = null,
         public float $pieces = 0.0,
+        public array $foods = [],
     ) {}
 }

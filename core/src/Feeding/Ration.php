@@ -20,6 +20,7 @@ final readonly class Ration
     /**
      * @param  list<Limit>  $limits
      * @param  list<DoseFinding>  $doseFindings
+     * @param  float  $share  of a full ration, for what is new to it today
      */
     private function __construct(
         public Dog $dog,
@@ -29,18 +30,19 @@ final readonly class Ration
         public ?float $pieces,
         public ?string $heldBy,
         public array $doseFindings,
+        public float $share,
     ) {}
 
     /**
-     * @param  bool  $hasNew  whether a food new to this dog is in the batch
+     * @param  float  $share  of it that it may have today, of what is new to it
      * @param  ?Doses  $doses  those the batch bears on, where they are at hand
      */
-    public static function of(Dog $dog, Batch $batch, Policy $policy, bool $hasNew, ?Doses $doses = null): self
+    public static function of(Dog $dog, Batch $batch, Policy $policy, float $share = 1.0, ?Doses $doses = null): self
     {
         $energy = Energy::of($dog, $policy->energySchool);
         $budget = TreatBudget::of($dog, $energy, $policy);
         if ($dog->weightKg === null || $dog->isBreeding()) {
-            return new self($dog, $energy, $budget, [], 0.0, null, []);
+            return new self($dog, $energy, $budget, [], 0.0, null, [], $share);
         }
         $pieceKcal = $batch->pieceKcal->best;
         $left = $budget->left($dog);
@@ -63,13 +65,13 @@ final readonly class Ration
             $limits[] = new Limit(Limit::AGE, 0.0);
         }
         [$pieces, $heldBy] = self::lowest($limits);
-        if ($hasNew && $pieces !== null) {
-            $limits[] = new Limit(Limit::NEW, $pieces * Ramp::FIRST_DAYS);
+        if ($share < 1.0 && $pieces !== null) {
+            $limits[] = new Limit(Limit::NEW, $pieces * $share);
             $heldBy = $pieces > 0.0 ? Limit::NEW : $heldBy;
-            $pieces *= Ramp::FIRST_DAYS;
+            $pieces *= $share;
         }
 
-        return new self($dog, $energy, $budget, $limits, $pieces === null ? null : self::quarters($pieces), $heldBy, $findings);
+        return new self($dog, $energy, $budget, $limits, $pieces === null ? null : self::quarters($pieces), $heldBy, $findings, $share);
     }
 
     /** @return array{?Limit, ?DoseFinding} how a dose holds the ration, and what is said of it at the full one */

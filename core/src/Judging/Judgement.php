@@ -9,6 +9,7 @@ use MildBowl\Core\Baking\Parts\PartsRefused;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Lot;
 use MildBowl\Core\Feeding\Lots;
+use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Kitchen\Learned;
 use MildBowl\Core\Screening\Circumstances;
@@ -75,7 +76,7 @@ final readonly class Judgement
             $lot = $lots->for($dog);
             $served = new Served($lot->cut, $bowl->doughFor($dog), $dog->without === [] ? $foods : $bowl->foods($dog));
             $batch = $lot->batch->for($dog);
-            $ration = Ration::of($dog, $batch, $policy, $served->newTo($dog) !== [], $batch === $lot->batch ? $lot->doses : null);
+            $ration = Ration::of($dog, $batch, $policy, Ramp::today($dog, $served->foods), $batch === $lot->batch ? $lot->doses : null);
             foreach ($ration->doseFindings as $dose) {
                 foreach ($bringers[$dose->substance] ??= self::bringers($bowl, $dose->substance) as $line) {
                     $lines[$line][] = $dose->finding;

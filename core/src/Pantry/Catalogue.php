@@ -57,6 +57,12 @@ final class Catalogue
         return $this->built[$id] ??= isset($this->own[$id]) ? $this->own[$id]->ingredient : Ingredient::shipped($id);
     }
 
+    /** A food or a group of foods by its name; what nobody knows stands as it was written. */
+    public function called(string $id): string
+    {
+        return $this->has($id) ? $this->get($id)->name : Groups::label($id);
+    }
+
     /** The kitchen's own food of this id; null when it is one of ours. */
     public function own(string $id): ?OwnFood
     {

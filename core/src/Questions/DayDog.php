@@ -18,6 +18,7 @@ final readonly class DayDog
      * @param  list<DayMay>  $may  by batch, in the order of the request
      * @param  list<Finding>  $findings
      * @param  bool  $hadPredatorFish  for the rules of the days after
+     * @param  list<string>  $ate  every food of what it was given, by id; what nobody knows as it was written
      */
-    public function __construct(public Dog $dog, public ?float $budgetKcal, public array $given, public ?float $leftKcal, public array $may, public ?float $holdBackGrams, public bool $over, public array $findings, public bool $hadPredatorFish) {}
+    public function __construct(public Dog $dog, public ?float $budgetKcal, public array $given, public ?float $leftKcal, public array $may, public ?float $holdBackGrams, public bool $over, public array $findings, public bool $hadPredatorFish, public array $ate) {}
 }

@@ -11,6 +11,7 @@ use MildBowl\Core\Feeding\DayOfTreats;
 use MildBowl\Core\Feeding\Dose;
 use MildBowl\Core\Feeding\Given;
 use MildBowl\Core\Feeding\HadBefore;
+use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Judging\Question;
 use MildBowl\Core\Kitchen\Kitchen;
@@ -61,7 +62,7 @@ final readonly class DayQuestion
             foreach ($this->batches as $id => $judgement) {
                 $may[] = self::may((string) $id, $dog, $judgement, $day);
             }
-            $answers[] = new DayDog($dog, $day->budget->kcal, ['kcal' => $day->kcal] + $day->substances, $day->leftKcal, $may, $day->holdBackGrams(), $day->isOver(), $day->findings(), array_filter($given, static fn (Given $one): bool => $one->isPredatorFish) !== []);
+            $answers[] = new DayDog($dog, $day->budget->kcal, ['kcal' => $day->kcal] + $day->substances, $day->leftKcal, $may, $day->holdBackGrams(), $day->isOver(), $day->findings(), array_filter($given, static fn (Given $one): bool => $one->isPredatorFish) !== [], FoodsEaten::ofAll($given));
         }
 
         return $answers;
@@ -74,7 +75,7 @@ final readonly class DayQuestion
             return new DayMay($id, 0.0, 'not-cleared', $obstacle->why);
         }
         $lot = $judgement->lotOf($dog);
-        [$pieces, $heldBy] = $day->may($lot->batch->for($dog), self::isNew($judgement, $dog), self::isPredatorFish($judgement, $dog));
+        [$pieces, $heldBy] = $day->may($lot->batch->for($dog), Ramp::today($dog, $judgement->bowl->foods($dog)), self::isPredatorFish($judgement, $dog));
 
         return new DayMay($id, $pieces, $heldBy);
     }
@@ -89,13 +90,13 @@ final readonly class DayQuestion
 
         return new Given(
             $one->dog, $batch->pieceKcal->times($one->pieces), $batch->pieceUnknownKcal * $one->pieces, $substances, $judgement->openFor($one->dog), null,
-            self::isNew($judgement, $one->dog), self::isPredatorFish($judgement, $one->dog), $one->batch, $one->pieces,
+            self::isNew($judgement, $one->dog), self::isPredatorFish($judgement, $one->dog), $one->batch, $one->pieces, FoodsEaten::of($judgement, $one->dog),
         );
     }
 
     private static function isNew(Judgement $judgement, Dog $dog): bool
     {
-        foreach ($dog->newIngredients === [] ? [] : $judgement->bowl->foods($dog) as $food) {
+        foreach ($dog->hasNew() ? $judgement->bowl->foods($dog) : [] as $food) {
             if ($dog->isNewTo($food)) {
                 return true;
             }
@@ -132,6 +133,7 @@ final readonly class DayQuestion
 
         return new Given(
             $one->dog, $bowl->dough->kcal, $bowl->dough->unknownKcal, $substances, self::saidOfGiven($judgement->openFor($one->dog), $one), $unread, self::isNew($judgement, $one->dog), self::isPredatorFish($judgement, $one->dog),
+            foods: $bowl->recipe->lines === [] ? [FoodsEaten::asWritten($one->text)] : FoodsEaten::of($judgement, $one->dog),
         );
     }
 
@@ -160,9 +162,9 @@ final readonly class DayQuestion
             $most = $told === null ? self::mostOf($substance, $kcal->high) : null;
             $substances[$substance] = $told !== null ? Range::exact($told * $one->pieces) : Range::of(0.0, 0.0, $most ?? 0.0);
         }
-        [$findings, $isNew] = $this->onLabel($one);
+        [$findings, $isNew, $foods] = $this->onLabel($one);
 
-        return new Given($one->dog, $kcal, $unknown, $substances, $findings, $unread, $isNew, false, null, $one->pieces);
+        return new Given($one->dog, $kcal, $unknown, $substances, $findings, $unread, $isNew, false, null, $one->pieces, $foods);
     }
 
     /**
@@ -180,7 +182,7 @@ final readonly class DayQuestion
         return null;
     }
 
-    /** @return array{list<Finding>, bool} what stands against it by its name and its list of ingredients, and whether it is new to the dog */
+    /** @return array{list<Finding>, bool, list<string>} what stands against it by its name and its list of ingredients, whether it is new to the dog, and what is in it */
     private function onLabel(GivenLabel $one): array
     {
         $isGrave = static fn (Finding $finding): bool => $finding->concerns($one->dog) && in_array($finding->level, [Level::Never, Level::Allergen, Level::AskVet], true);
@@ -191,6 +193,8 @@ final readonly class DayQuestion
             $findings = [...$findings, ...array_filter($screener->label($one->name, $one->ingredients), static fn (Finding $finding): bool => $finding->concerns($one->dog) && $finding->isOpen())];
         }
 
-        return [Finding::unique(array_values($findings)), self::isNew($named, $one->dog)];
+        $foods = $one->ingredients === null ? [] : FoodsEaten::onLabel($one->ingredients, $this->kitchen->reader->lines);
+
+        return [Finding::unique(array_values($findings)), self::isNew($named, $one->dog), $foods === [] ? [FoodsEaten::asWritten($one->name)] : $foods];
     }
 }

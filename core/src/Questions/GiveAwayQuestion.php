@@ -34,7 +34,7 @@ final readonly class GiveAwayQuestion
         $rows = [];
         foreach (self::WEIGHTS as $kg) {
             $dog = new Dog('any', $kg, 48.0, neutered: true, bodyCondition: 5, activity: 'inactive', stage: Stage::Adult);
-            $ration = Ration::of($dog, $batch, $careful, false);
+            $ration = Ration::of($dog, $batch, $careful);
             $rows[] = new GiveAwayRow(
                 $kg, round($kg / Weight::KG_PER_LB), $ration->pieces, $ration->budget->kcal ?? 0.0,
                 Story::holds($ration->heldBy), $cut->largestMm() !== null && $cut->largestMm() > ($dog->safeBiteMm() ?? INF),

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Questions;
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Cutter;
 use MildBowl\Core\Baking\SheetPlan;
+use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Feeding\Ration;
 use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Judging\Question;
@@ -127,9 +128,7 @@ final readonly class SizeQuestion
     /** What a dog may have of the whole recipe cut one way. */
     private function rationAt(Wish $wish, Cut $cut, Judgement $judgement): Ration
     {
-        $hasNew = array_filter($judgement->bowl->foods(), $wish->dog->isNewTo(...)) !== [];
-
-        return Ration::of($wish->dog, $judgement->bowl->batch($cut, $this->question->texture())->for($wish->dog), $this->question->kitchen->policy, $hasNew);
+        return Ration::of($wish->dog, $judgement->bowl->batch($cut, $this->question->texture())->for($wish->dog), $this->question->kitchen->policy, Ramp::today($wish->dog, $judgement->bowl->foods()));
     }
 
     /** Pieces a day, not rounded, with the slow start of something new. */

@@ -93,7 +93,7 @@ final readonly class WeekQuestion
         $treats = [];
         foreach ($this->treats as $n => $treat) {
             $isRamped = $rations[$n]->ramp() !== [];
-            $given = Ration::quarters($pieces[$n] * ($isRamped ? Ramp::FIRST_DAYS : 1.0));
+            $given = Ration::quarters($pieces[$n] * ($rations[$n]->share));
             $ofTreat = $given * $batches[$n]->pieceKcal->best;
             $kcal += $ofTreat;
             $none = match (true) {

@@ -37,6 +37,24 @@ final class Allergies
             $findings[] = Saying::of('not-on-list', 'food')->finding($dog, ['{Food}' => $food->capitalised()]);
         }
 
+        return [...$findings, ...self::byTrial($food, $dog)];
+    }
+
+    /** @return list<Finding> of a food that is left out for a while, and of one that went badly when it was tried */
+    private static function byTrial(Ingredient $food, Dog $dog): array
+    {
+        $findings = [];
+        foreach ($dog->watched->leftOut as $of => $until) {
+            if ($food->isCoveredBy((string) $of)) {
+                $findings[] = Saying::of('left-out', 'food')->finding($dog, ['{Food}' => $food->capitalised(), '{until}' => $until->spelled()], "left-out-$of");
+            }
+        }
+        foreach ($dog->watched->wentBadly as $of => $saw) {
+            if ($food->isCoveredBy((string) $of)) {
+                $findings[] = Saying::of('went-badly', 'food')->finding($dog, ['{Food}' => $food->capitalised(), '{saw}' => $saw], "went-badly-$of");
+            }
+        }
+
         return $findings;
     }
 

@@ -6,6 +6,7 @@ namespace MildBowl\Core\Screening;
 
 use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Data\Sources;
+use MildBowl\Core\Dogs\BroughtIn;
 use MildBowl\Core\Dogs\Condition;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Values\Level;
@@ -59,6 +60,7 @@ final class DogFindings
             'bite', 'bite-gulps', 'size-young' => ['{size}' => (string) round($served->cut->largestMm() ?? 0.0), '{bite}' => (string) round($dog->safeBiteMm() ?? 0.0), '{parts}' => (string) $served->parts($dog)],
             'breed-note' => ['{note}' => $dog->breed()->note ?? '', '{food}' => $served->ofBreedNote($dog)->name ?? ''],
             'several-new' => ['{foods}' => implode(', ', $served->newTo($dog))],
+            'beside-trial' => ['{foods}' => implode(', ', $served->newBesideTrial($dog)), '{tried}' => implode(', ', array_map(static fn (BroughtIn $one): string => $one->name, $dog->watched->broughtIn))],
             'legume-heart' => ['{legumes}' => (string) round(100 * ($served->legumes() ?? 0.0))],
             default => ['{score}' => (string) $dog->bodyCondition, '{texture}' => $texture->name],
         };

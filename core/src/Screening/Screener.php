@@ -40,7 +40,7 @@ final readonly class Screener
 
     public function __construct(private Circumstances $circumstances, private LineReader $reader)
     {
-        $this->particular = array_values(array_filter($circumstances->dogs, static fn (Dog $dog): bool => $dog->allergies !== [] || $dog->conditions !== [] || $dog->allowList !== null));
+        $this->particular = array_values(array_filter($circumstances->dogs, static fn (Dog $dog): bool => $dog->allergies !== [] || $dog->conditions !== [] || $dog->allowList !== null || $dog->watched->leftOut !== [] || $dog->watched->wentBadly !== []));
     }
 
     /** @return list<Finding> */

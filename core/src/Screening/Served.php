@@ -7,6 +7,7 @@ namespace MildBowl\Core\Screening;
 use MildBowl\Core\Baking\Cut;
 use MildBowl\Core\Baking\Dough;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Dogs\Sensitive;
 use MildBowl\Core\Pantry\Ingredient;
 
 /** What one dog is served: the cut, the dough it is of, the foods in it. */
@@ -38,13 +39,29 @@ final readonly class Served
     public function newTo(Dog $dog): array
     {
         $new = [];
-        foreach ($dog->newIngredients === [] ? [] : $this->foods as $food) {
+        foreach ($dog->hasNew() ? $this->foods : [] as $food) {
             if ($dog->isNewTo($food)) {
                 $new[$food->name] = true;
             }
         }
 
         return array_map(strval(...), array_keys($new));
+    }
+
+    /** @return list<string> names of the foods that are new to a sensitive dog besides the one it is brought to just now */
+    public function newBesideTrial(Dog $dog): array
+    {
+        if ($dog->watched->broughtIn === [] || Sensitive::why($dog) === null) {
+            return [];
+        }
+        $beside = [];
+        foreach ($this->foods as $food) {
+            if ($dog->isNewTo($food) && $dog->watched->trialDay($food) === null) {
+                $beside[$food->name] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($beside));
     }
 
     /** Share of legumes where there is no grain and they are many; null where not. */

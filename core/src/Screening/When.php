@@ -75,6 +75,7 @@ final readonly class When
             'breed-note' => $dog === null ? null : $circumstances->served?->ofBreedNote($dog) !== null,
             'over-bite' => $dog === null ? null : $circumstances->served?->isOverBite($dog) === true,
             'several-new' => $dog === null ? null : count($circumstances->served?->newTo($dog) ?? []) > 1,
+            'beside-trial' => $dog === null ? null : ($circumstances->served?->newBesideTrial($dog) ?? []) !== [],
             'legume-heavy' => $dog === null ? null : $circumstances->served?->legumes() !== null,
             default => throw new \LogicException("Nobody knows the condition \"$kind\"."),
         };
@@ -104,6 +105,7 @@ final readonly class When
                 'over-fingertip' => 'a piece larger than a fingertip',
                 'over-bite' => 'a piece larger than its safe bite',
                 'several-new' => 'more than one food that is new to it',
+                'beside-trial' => 'a food that is new to a sensitive dog which is brought to another just now',
                 'legume-heavy' => 'a dough without grain, a fifth or more of it legumes',
                 'breed-note' => 'a food that its breed has a note about',
                 default => str_replace('-', ' ', $kind).': '.implode(' or ', $values),

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Swaps;
 use MildBowl\Core\Baking\Bowl;
 use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Dogs\Dog;
+use MildBowl\Core\Dogs\Liking;
 use MildBowl\Core\Judging\Confirmation;
 use MildBowl\Core\Judging\Question;
 use MildBowl\Core\Measuring\LineWriter;
@@ -179,9 +180,7 @@ final class LineOptions
                     $newTo[$dog->key()] = $dog;
                     $cost += $this->weights['new'];
                 }
-                if ($this->isDisliked($portion->ingredient, $dog)) {
-                    $cost += $this->weights['dislike'];
-                }
+                $cost += $this->byTaste($portion->ingredient, $dog);
             }
             if ($this->atHand !== [] && ! in_array($portion->ingredient->id, $this->atHand, true) && $portion->ingredient->id !== 'water') {
                 $cost += $this->weights['not-at-hand'];
@@ -192,6 +191,19 @@ final class LineOptions
         }
 
         return new Option($action, $texts, $portions, $cost + count($labels) * $this->weights['label'], $serves, trim($reason), array_keys($labels), $jobs, array_values($newTo));
+    }
+
+    /** What it costs, or spares, that a dog is known to refuse a food or to take it. */
+    private function byTaste(Ingredient $food, Dog $dog): float
+    {
+        $liking = $dog->watched->likingOf($food);
+
+        return match (true) {
+            $liking === Liking::Refused, $liking !== Liking::Liked && $this->isDisliked($food, $dog) => $this->weights['dislike'],
+            // all dogs at the table together spare no more than one liking is worth: a change stays a change
+            $liking === Liking::Liked => -$this->weights['liked'] / max(1, count($this->request->dogs)),
+            default => 0.0,
+        };
     }
 
     private function isDisliked(Ingredient $food, Dog $dog): bool

@@ -8,6 +8,7 @@ use MildBowl\Core\Baking\Weighed;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Feeding\Ration;
+use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Swaps\Goals\Chosen;
 
 /** What a choice of options costs beyond its lines, and the least that a choice begun can still cost: the sum that the search makes small. */
@@ -286,20 +287,9 @@ final class Price
     }
 
     /** @param  list<int>  $choice */
-    private function hasNew(array $choice, Dog $dog): bool
+    private function shareOfNew(array $choice, Dog $dog): float
     {
-        if ($dog->newIngredients === []) {
-            return false;
-        }
-        foreach ($choice as $line => $index) {
-            foreach ($this->rescue->options[$line][$index]->portions as $portion) {
-                if ($dog->isNewTo($portion->ingredient)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
+        return $dog->hasNew() ? Ramp::today($dog, array_map(static fn (Weighed $one): Ingredient => $one->ingredient, $this->weighed($choice))) : 1.0;
     }
 
     /**
@@ -328,7 +318,7 @@ final class Price
         $pieces = [];
         foreach ($this->rescue->dogs as $n => $dog) {
             if (($serves >> $n & 1) === 1 && $this->table->hasRation($n)) {
-                $pieces[] = $this->table->pieces($n, $sums, $this->density) * ($this->hasNew($choice, $dog) ? Ramp::FIRST_DAYS : 1.0);
+                $pieces[] = $this->table->pieces($n, $sums, $this->density) * $this->shareOfNew($choice, $dog);
             }
         }
 

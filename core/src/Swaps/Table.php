@@ -24,7 +24,7 @@ final readonly class Table
     /** @var list<string> */
     public array $substances;
 
-    /** @var list<array{budget: float, caps: list<array{int, float, string, bool}>, ramp: list<string>}|null> null: no ration in any recipe */
+    /** @var list<array{budget: float, caps: list<array{int, float, string, bool}>}|null> null: no ration in any recipe */
     private array $rations;
 
     /**
@@ -52,7 +52,7 @@ final readonly class Table
                     $caps[] = [$substances[$dose->counted()], $left, $dose->code, $dose->isOfIllness()];
                 }
             }
-            $rations[] = ['budget' => $budget->left($dog) ?? 0.0, 'caps' => $caps, 'ramp' => $dog->newIngredients];
+            $rations[] = ['budget' => $budget->left($dog) ?? 0.0, 'caps' => $caps];
         }
         $this->substances = array_map(strval(...), array_keys($substances));
         $this->rations = $rations;

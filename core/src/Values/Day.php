@@ -41,6 +41,12 @@ final readonly class Day
         return $other->number() - $this->number();
     }
 
+    /** As a person writes it: 11 December 2026. */
+    public function spelled(): string
+    {
+        return gmdate('j F Y', $this->number() * self::SECONDS);
+    }
+
     public function isBefore(self $other): bool
     {
         return $this->iso < $other->iso;

@@ -21,6 +21,7 @@ final class Layers
             'Feeding',
             'Keeping',
             'Raid',
+            'Watching',
             'Judging',
             'Making',
             'Swaps',

@@ -90,6 +90,28 @@ export type Cut =
           shape: 'pieces'
           count: number
       }
+/**
+ * what trials and meals told of it until today
+ */
+
+export type WatchedDog = {
+    /**
+     * @maxItems 200
+     */
+    broughtIn?: BroughtIn[]
+    /**
+     * @maxItems 200
+     */
+    leftOut?: LeftOut[]
+    /**
+     * @maxItems 200
+     */
+    wentBadly?: WentBadly[]
+    /**
+     * @maxItems 2000
+     */
+    tastes?: Taste[]
+} | null
 
 export interface FormulateRequest {
     version: 1
@@ -359,6 +381,34 @@ export interface TableDog {
      * @maxItems 20
      */
     without?: string[] | null
+    watched?: WatchedDog
+}
+
+export interface BroughtIn {
+    food: string
+    /**
+     * of the trial, the first is 1: a quarter of the ration on days 1 and 2, half on 3 and 4
+     */
+    day: number
+}
+
+export interface LeftOut {
+    food: string
+    /**
+     * the last day without it
+     */
+    until: string
+}
+
+export interface WentBadly {
+    food: string
+    saw: string
+}
+
+export interface Taste {
+    food: string
+    took: number
+    of: number
 }
 
 export interface Policy {
@@ -1031,6 +1081,9 @@ export type Cut2 =
           shape: 'pieces'
           count: number
       }
+/**
+ * what trials and meals told of it until today
+ */
 
 export type Cut3 =
     | {
@@ -2475,6 +2528,10 @@ export interface DayDog {
      * for the rules of the days after
      */
     hadPredatorFish: boolean
+    /**
+     * every food of what it was given, by id; what nobody knows as it was written
+     */
+    ate: string[]
 }
 
 export interface DayGiven {
@@ -3112,6 +3169,10 @@ export interface SetAside {
     span: number[]
 }
 
+/**
+ * what trials and meals told of it until today
+ */
+
 export interface LabelRequest {
     version: 1
     name?: string | null
@@ -3405,13 +3466,6 @@ export interface Change {
      * @maxItems 2
      */
     span: number[] | null
-}
-
-export interface LeftOut {
-    dog: string
-    line: string | null
-    reason: string
-    dogId?: string
 }
 
 export interface SwapsRequest {
@@ -4571,4 +4625,86 @@ export interface ThawAnswer {
 export interface DayAnswer {
     version: 1
     dogs: DayDog[]
+}
+
+export interface SuspectsAnswer {
+    version: 1
+    kinds: SuspectsOfKind[]
+    says: string
+}
+
+export interface SuspectsOfKind {
+    kind: 'gut' | 'skin' | 'ears' | 'vomiting' | 'energy'
+    suspects: Suspect[]
+    nextTest: null | NextTest
+}
+
+export interface Suspect {
+    food: string
+    /**
+     * foods and groups of exactly the same days
+     */
+    together: string[]
+    /**
+     * bad days with it
+     */
+    a: number
+    /**
+     * good days with it
+     */
+    b: number
+    /**
+     * bad days without it
+     */
+    c: number
+    /**
+     * good days without it
+     */
+    d: number
+    /**
+     * Fisher's exact test, one-sided
+     */
+    p: number
+    /**
+     * after Holm, over all entries of the kind
+     */
+    adjusted: number
+    strength: 'none' | 'weak' | 'some' | 'strong'
+    says: string
+}
+
+export interface NextTest {
+    leaveOut: string[]
+    keep: string[]
+    days: number
+    why: string
+}
+
+export interface LikesAnswer {
+    version: 1
+    foods: Acceptance[]
+    textures: Acceptance[]
+    shapes: Acceptance[]
+    says: string
+}
+
+export interface Acceptance {
+    /**
+     * a food, a texture or a shape by its id
+     */
+    what: string
+    /**
+     * times it took it first or came back for more
+     */
+    took: number
+    /**
+     * times it was offered
+     */
+    of: number
+    /**
+     * times it came back for more
+     */
+    again: number
+    liking: 'unknown' | 'refused' | 'mixed' | 'liked'
+    lastOn: string
 }
