@@ -29,9 +29,12 @@ use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Making\EntryKind;
 use MildBowl\Core\Making\Kind;
 use MildBowl\Core\Values\Level;
+use MildBowl\Core\Watching\DiaryKind;
 use MildBowl\Core\Watching\How;
 use MildBowl\Core\Watching\SignKind;
 use MildBowl\Core\Watching\Strength;
+use MildBowl\Core\Watching\TrialKind;
+use MildBowl\Core\Watching\TrialOutcome;
 
 require __DIR__.'/../core/vendor/autoload.php';
 
@@ -42,7 +45,7 @@ $lists = [
     'roles' => Role::ids(), 'processes' => Processes::ids(), 'joins' => Joins::ids(), 'stages' => array_column(Stage::cases(), 'value'),
     'teeth' => Dog::TEETH, 'eating' => Dog::EATING, 'activities' => Dog::ACTIVITIES, 'sexes' => Dog::SEXES,
     'learnedOf' => Learned::OF, 'workKinds' => array_column(Kind::cases(), 'value'), 'entryKinds' => array_column(EntryKind::cases(), 'value'), 'noteAbout' => LogReader::ABOUT, 'bagPlaces' => LogReader::PLACES, 'levels' => $levels, 'worst' => [...$levels, 'clear'], 'limits' => $limits, 'heldBy' => [...$limits, 'not-cleared'],
-    'signKinds' => array_column(SignKind::cases(), 'value'), 'strengths' => array_column(Strength::cases(), 'value'), 'hows' => array_column(How::cases(), 'value'), 'likings' => array_column(Liking::cases(), 'value'),
+    'signKinds' => array_column(SignKind::cases(), 'value'), 'strengths' => array_column(Strength::cases(), 'value'), 'diaryKinds' => array_column(DiaryKind::cases(), 'value'), 'trialKinds' => array_column(TrialKind::cases(), 'value'), 'trialOutcomes' => array_column(TrialOutcome::cases(), 'value'), 'hows' => array_column(How::cases(), 'value'), 'likings' => array_column(Liking::cases(), 'value'),
     'heldByDay' => [...$limits, Limit::WEEKLY_FISH, 'not-cleared'], 'keepClasses' => array_keys(Compiled::days()['keeping']), 'keepPlaces' => array_column(Place::cases(), 'value'), 'thawPlaces' => Thaw::PLACES, 'jarActs' => array_column(JarActKind::cases(), 'value'),
 ] + Policy::CHOICES;
 

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $garlic_g
  * @property bool $predator_fish
  * @property bool $over
+ * @property ?list<string> $foods what it ate, by id; null where nobody has looked yet
  */
 final class DogDay extends Model
 {
@@ -30,8 +31,8 @@ final class DogDay extends Model
 
     protected $keyType = 'string';
 
-    protected $fillable = ['dog_id', 'on', 'kcal', 'budget_kcal', 'garlic_g', 'predator_fish', 'over'];
+    protected $fillable = ['dog_id', 'on', 'kcal', 'budget_kcal', 'garlic_g', 'predator_fish', 'over', 'foods'];
 
     /** @var array<string, string> */
-    protected $casts = ['kcal' => 'float', 'budget_kcal' => 'float', 'garlic_g' => 'float', 'predator_fish' => 'boolean', 'over' => 'boolean'];
+    protected $casts = ['kcal' => 'float', 'budget_kcal' => 'float', 'garlic_g' => 'float', 'predator_fish' => 'boolean', 'over' => 'boolean', 'foods' => 'array'];
 }

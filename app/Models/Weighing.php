@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $dog_id
  * @property CarbonImmutable $weighed_on
  * @property float $kg
+ * @property ?int $body_condition from 1 to 9, where it was looked at
  * @property Dog $dog
  */
 final class Weighing extends Model
@@ -26,7 +27,7 @@ final class Weighing extends Model
 
     protected $table = 'weighings';
 
-    protected $fillable = ['id', 'dog_id', 'weighed_on', 'kg'];
+    protected $fillable = ['id', 'dog_id', 'weighed_on', 'kg', 'body_condition'];
 
     /** @return BelongsTo<Dog, $this> */
     public function dog(): BelongsTo
@@ -35,5 +36,5 @@ final class Weighing extends Model
     }
 
     /** @var array<string, string> */
-    protected $casts = ['kg' => 'float', 'weighed_on' => 'immutable_date'];
+    protected $casts = ['kg' => 'float', 'body_condition' => 'integer', 'weighed_on' => 'immutable_date'];
 }

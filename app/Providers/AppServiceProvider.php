@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Devices\LabelShelf;
 use App\Devices\PaperLabelShelf;
+use App\Models\DiaryEntry;
 use App\Models\LedgerEntry;
 use App\Models\Loan;
 use App\Policies\OfThisKitchen;
@@ -39,6 +40,7 @@ final class AppServiceProvider extends ServiceProvider
             Gate::policy($model, OfThisKitchen::class);
         }
         Gate::policy(LedgerEntry::class, OfThisKitchen::class);
+        Gate::policy(DiaryEntry::class, OfThisKitchen::class);
         Gate::policy(Loan::class, OfThisKitchen::class);
     }
 }

@@ -27,11 +27,11 @@ final readonly class DayBook
     /** Batches that are looked at, those that go off first before the rest. */
     private const MOST_BATCHES = 60;
 
-    public function __construct(private Contract $contract, private KitchenParts $parts, private KitchenQuestion $questions, private CurrentKitchen $current, private WeighDays $weigh) {}
+    public function __construct(private Contract $contract, private KitchenParts $parts, private KitchenQuestion $questions, private CurrentKitchen $current, private WeighDays $weigh, private WatchedDogs $watched, private MorningAfter $morning) {}
 
     /**
      * @param  list<string>|null  $dogs  ids; null for all
-     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>, loans: list<array<string, mixed>>, weigh: list<array<string, mixed>>}
+     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>, loans: list<array<string, mixed>>, weigh: list<array<string, mixed>>, watch: list<array<string, mixed>>}
      *
      * @throws RequestRefused
      */
@@ -62,6 +62,7 @@ final readonly class DayBook
             'date' => $on, 'dogs' => $told,
             'batches' => array_map(static fn (array $lot, int $n): array => ['id' => "b$n", 'batch' => $lot['batch']->id, 'lot' => $lot['lot'] === '' ? null : $lot['lot'], 'title' => $lot['batch']->title], $lots, array_keys($lots)),
             'weigh' => $dogs === null ? $this->weigh->due($on, $kennel) : [],
+            'watch' => $dogs === null ? $this->morning->asks($on, $kennel) : [],
             'loans' => array_map(static fn (Loan $one): array => ['id' => $one->id, 'dog' => $one->dog_id, 'on' => substr($one->on, 0, 10), 'kcal' => $one->kcal, 'by' => $one->by, 'days' => array_map(static fn (string $day, float|int $kcal): array => ['on' => $day, 'kcal' => $kcal], array_keys($one->days), $one->days)], $this->loans($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel))),
             'given' => array_map(static fn (LedgerEntry $one): array => $one->told(isset($undone[$one->gift])), $entries),
         ];
@@ -79,7 +80,7 @@ final readonly class DayBook
     {
         $ids = array_map(static fn (Dog $dog): string => $dog->id, $dogs);
         $request = (object) [
-            'version' => 1, 'date' => $on, 'dogs' => array_map(static fn (Dog $dog): stdClass => $dog->known(), $dogs), 'batches' => $batches,
+            'version' => 1, 'date' => $on, 'dogs' => array_map(fn (Dog $dog): stdClass => $this->watched->told($dog, $on), $dogs), 'batches' => $batches,
             'given' => array_values(array_filter($given, static fn (stdClass $one): bool => in_array($one->dog, $ids, true))), 'before' => $this->before($on, $ids), 'borrowed' => $this->borrowed($on, $ids),
         ];
         foreach (array_intersect_key($this->parts->all(), ['policy' => 1, 'pantry' => 1, 'names' => 1]) as $key => $part) {
@@ -101,12 +102,34 @@ final readonly class DayBook
     {
         $day = $this->of($on, $dogs);
         foreach ($day['dogs'] as $dog) {
-            /** @var array{dogId: string, given: array<string, array{best: float|int}>, budgetKcal: ?float, hadPredatorFish: bool, over: bool} $dog */
+            /** @var array{dogId: string, given: array<string, array{best: float|int}>, budgetKcal: ?float, hadPredatorFish: bool, over: bool, ate: list<string>} $dog */
             DogDay::query()->where('dog_id', $dog['dogId'])->where('on', $on)->delete();
-            DogDay::query()->create(['dog_id' => $dog['dogId'], 'on' => $on, 'kcal' => $dog['given']['kcal']['best'], 'budget_kcal' => $dog['budgetKcal'], 'garlic_g' => $dog['given']['garlicG']['best'], 'predator_fish' => $dog['hadPredatorFish'], 'over' => $dog['over']]);
+            DogDay::query()->create(['dog_id' => $dog['dogId'], 'on' => $on, 'kcal' => $dog['given']['kcal']['best'], 'budget_kcal' => $dog['budgetKcal'], 'garlic_g' => $dog['given']['garlicG']['best'], 'predator_fish' => $dog['hadPredatorFish'], 'over' => $dog['over'], 'foods' => $dog['ate']]);
         }
 
         return $day;
+    }
+
+    /**
+     * What a dog eats with a piece of a batch, or with something else that it was given.
+     *
+     * @return list<string> ids of foods; what nobody knows as it was written
+     *
+     * @throws RequestRefused
+     */
+    public function foodsOf(Dog $dog, string $on, ?Batch $batch, string $lot, ?LedgerEntry $entry): array
+    {
+        $key = 'b';
+        $batches = $batch === null ? [] : [(object) ['id' => $key, 'question' => self::eatingFrom($batch->log()->question(), $lot)]];
+        $given = match (true) {
+            $entry !== null && in_array($entry->kind, ['text', 'label'], true) => self::given($entry, $lot, []),
+            $batch !== null => (object) ['dog' => $dog->id, 'batch' => $key, 'pieces' => 1],
+            default => null,
+        };
+        /** @var list<string> $ate */
+        $ate = $given === null ? [] : $this->asked($on, [$dog], $batches, [$given])[0]['ate'] ?? [];
+
+        return $ate;
     }
 
     /**

@@ -16,17 +16,22 @@ final class Kennel
     /** @var Collection<int, Dog>|null */
     private ?Collection $dogs = null;
 
+    public function __construct(private readonly WatchedDogs $watched, private readonly KitchenClock $clock) {}
+
     /**
      * Dogs as core knows them: those at the table where nobody said; by id; or as they are described, on top of what is kept of them.
      *
+     * @param  bool  $withTastes  whether what each takes and leaves is told too
      * @return list<stdClass>
      *
      * @throws RequestRefused when no dog of this kitchen has the id
      */
-    public function asked(mixed $asked): array
+    public function asked(mixed $asked, bool $withTastes = false): array
     {
+        $on = $this->clock->today()->format('Y-m-d');
+        $told = fn (Dog $dog): stdClass => $this->watched->told($dog, $on, $withTastes);
         if (! is_array($asked)) {
-            return array_map(static fn (Dog $dog): stdClass => $dog->known(), array_values($this->all()->filter(static fn (Dog $dog): bool => $dog->at_table)->all()));
+            return array_map($told, array_values($this->all()->filter(static fn (Dog $dog): bool => $dog->at_table)->all()));
         }
         $dogs = [];
         foreach (array_values($asked) as $n => $one) {
@@ -35,7 +40,7 @@ final class Kennel
             if (is_string($one) && $kept === null) {
                 throw RequestRefused::outOfRange("/dogs/$n", 'No dog of this kitchen has this id.');
             }
-            $dogs[] = (object) ((array) ($one instanceof stdClass ? $one : []) + (array) ($kept?->known() ?? []));
+            $dogs[] = (object) ((array) ($one instanceof stdClass ? $one : []) + (array) ($kept === null ? [] : $told($kept)));
         }
 
         return $dogs;

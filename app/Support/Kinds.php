@@ -17,6 +17,7 @@ use App\Http\Resources\PlannedBakeResource;
 use App\Http\Resources\PriceResource;
 use App\Http\Resources\ProductResource;
 use App\Http\Resources\StockItemResource;
+use App\Http\Resources\TrialResource;
 use App\Http\Resources\WeighingResource;
 use App\Models\AcceptedFactor;
 use App\Models\Bag;
@@ -32,6 +33,7 @@ use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\StockItem;
+use App\Models\Trial;
 use App\Models\Weighing;
 use Illuminate\Database\Eloquent\Model;
 
@@ -40,20 +42,20 @@ final class Kinds
 {
     public const ROWS = [
         'dogs' => Dog::class, 'recipes' => Recipe::class, 'products' => Product::class, 'names' => OwnName::class, 'foods' => OwnFood::class,
-        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class, 'stock' => StockItem::class, 'planned' => PlannedBake::class,
+        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class, 'stock' => StockItem::class, 'planned' => PlannedBake::class, 'trials' => Trial::class,
     ];
 
     private const TOLD = [
         'dogs' => DogResource::class, 'products' => ProductResource::class, 'names' => OwnNameResource::class, 'foods' => OwnFoodResource::class,
         'swaps' => OwnSwapResource::class, 'prices' => PriceResource::class, 'weighings' => WeighingResource::class, 'confirmations' => ConfirmationResource::class,
-        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class, 'stock' => StockItemResource::class, 'planned' => PlannedBakeResource::class,
+        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class, 'stock' => StockItemResource::class, 'planned' => PlannedBakeResource::class, 'trials' => TrialResource::class,
     ];
 
     /** What is told of a row is read with it. */
     private const WITH = ['products' => ['readings'], 'weighings' => ['dog']];
 
     /** What a row of a kind is called by. */
-    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient', 'planned' => 'title'];
+    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient', 'planned' => 'title', 'trials' => 'title'];
 
     /** Of which only one stands at a time, the newest: one and the same by these columns. */
     private const LATEST = ['stock' => ['ingredient'], 'planned' => ['recipe_id', 'batch_id']];

@@ -14,7 +14,7 @@ use MildBowl\Core\Questions\RequestRefused;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCalendar;
 
-/** The kitchen's days as iCalendar (RFC 5545): best before, what to thaw, what to bake, whom to weigh, when a vet's word runs out, when the jars are empty. */
+/** The kitchen's days as iCalendar (RFC 5545): best before, what to thaw, what to bake, whom to weigh, what is tried, when a vet's word runs out, when the jars are empty. */
 final readonly class KitchenCalendar
 {
     private const DAYS = 60;
@@ -24,7 +24,7 @@ final readonly class KitchenCalendar
     /** After the day has begun: at eight. */
     private const REMINDS = 'PT8H';
 
-    public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private ThawPlans $plans, private WeighDays $weigh) {}
+    public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private ThawPlans $plans, private WeighDays $weigh, private WatchedDogs $watched, private KitchenParts $parts) {}
 
     public function text(): string
     {
@@ -54,11 +54,30 @@ final readonly class KitchenCalendar
         foreach ($this->weigh->due($today->addDays(self::DAYS)->format('Y-m-d'), $dogs) as $due) {
             $this->event($calendar, "weigh-{$due['dog']}", max($due['dueOn'] ?? '', $today->format('Y-m-d')), "Weigh: {$names[$due['dog']]}", $due['lastOn'] === null ? 'Never weighed here.' : "Last on {$due['lastOn']}.");
         }
+        $this->trials($calendar, $names);
         foreach ($this->thaws() as $n => [$on, $bag]) {
             $this->event($calendar, "thaw-$bag", $on, 'Thaw: '.($named[$bag] ?? 'a bag'), 'Take it out of the freezer on this day.');
         }
 
         return $calendar->serialize();
+    }
+
+    /**
+     * When more of a new food is given, and when to say how it went.
+     *
+     * @param  array<string, string>  $names  of the dogs
+     */
+    private function trials(VCalendar $calendar, array $names): void
+    {
+        $catalogue = $this->parts->catalogue();
+        foreach ($this->watched->trials() as $dog => $trials) {
+            foreach (isset($names[$dog]) ? $trials->all : [] as $trial) {
+                foreach ($trial->ended === null ? $trial->dates() : [] as $on => $says) {
+                    $foods = implode(', ', array_map($catalogue->called(...), $trial->foods));
+                    $this->event($calendar, "trial-{$trial->id}-$on", $on, "{$names[$dog]}, $foods: $says", "A trial: {$trial->kind->label()}, since {$trial->from->spelled()}.");
+                }
+            }
+        }
     }
 
     /** @return list<array{string, string}> day and bag */

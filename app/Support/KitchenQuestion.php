@@ -27,6 +27,9 @@ final class KitchenQuestion
 
     private const MOST_AT_HAND = 200;
 
+    /** Questions whose answer goes by what a dog takes and leaves. */
+    private const BY_TASTE = ['rescue', 'swaps'];
+
     public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts, private readonly KitchenWords $words, private readonly CurrentKitchen $current, private readonly Kennel $kennel) {}
 
     /**
@@ -103,7 +106,7 @@ final class KitchenQuestion
         foreach ($this->parts->all() as $key => $part) {
             $whole->{$key} = $key === 'oven' ? (object) ((array) ($whole->oven ?? []) + (array) $part) : ($whole->{$key} ?? $part);
         }
-        $whole->dogs = $this->kennel->asked($whole->dogs ?? null);
+        $whole->dogs = $this->kennel->asked($whole->dogs ?? null, in_array($question, self::BY_TASTE, true));
         $this->withKept($whole);
         if ($question === 'rescue') {
             $whole->atHand ??= StockItem::query()->where('state', '!=', 'out')->orderBy('ingredient')->limit(self::MOST_AT_HAND)->pluck('ingredient')->all();

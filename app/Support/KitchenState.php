@@ -14,16 +14,16 @@ use MildBowl\Core\Data\Compiled;
 /** What the verdict of a kept recipe rests on besides the recipe: a verdict is shown as long as none of it has changed. */
 final readonly class KitchenState
 {
-    public function __construct(private CurrentKitchen $current, private KitchenWords $words) {}
+    public function __construct(private CurrentKitchen $current, private KitchenWords $words, private WatchedDogs $watched) {}
 
-    /** The same for the same dogs, house rules, foods, words, labels and data on the same day; another as soon as any of them is another, or a dog has grown older by half a month. Who sits at the table is none of it: every dog is judged for. */
+    /** The same for the same dogs, house rules, foods, words, labels and data on the same day; another as soon as any of them is another, a dog has grown older by half a month or is at another step of a trial. Who sits at the table is none of it: every dog is judged for. */
     public function mark(): string
     {
         $kitchen = $this->current->get();
 
         return hash('xxh128', json_encode([
             Compiled::version(), $kitchen->energy_school, $kitchen->calorie_convention, $kitchen->garlic, $kitchen->units, $kitchen->pseudo_grains, $kitchen->budget_percent,
-            self::rows(Dog::class), self::ages(), self::rows(OwnFood::class), self::rows(OwnName::class), self::labels(), $this->words->mark(),
+            self::rows(Dog::class), self::ages(), self::rows(OwnFood::class), self::rows(OwnName::class), self::labels(), $this->words->mark(), $this->watched->effects(),
         ], JSON_THROW_ON_ERROR));
     }
 

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Change;
+use App\Models\DiaryEntry;
 use App\Models\Photo;
 use App\Models\Recipe;
+use App\Models\Trial;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use MildBowl\Core\Questions\RequestRefused;
@@ -16,7 +18,7 @@ final readonly class Trash
 {
     public const DAYS = 30;
 
-    public function __construct(private CurrentKitchen $current, private KitchenClock $clock) {}
+    public function __construct(private CurrentKitchen $current, private KitchenClock $clock, private Trying $trying) {}
 
     /** @return list<array{kind: string, id: string, name: string, takenAt: string, goneOn: string}> the latest first */
     public function all(): array
@@ -37,12 +39,15 @@ final readonly class Trash
     /**
      * Brings it back; under another name where its own was given to another meanwhile.
      *
-     * @throws RequestRefused when a newer one stands in its place
+     * @throws RequestRefused when a newer one stands in its place, or another trial runs meanwhile
      */
     public function restore(string $kind, Model $row): void
     {
         if (Kinds::isReplaced($row)) {
             throw RequestRefused::outOfRange('/id', 'A newer one stands in its place: there is nothing to bring back.');
+        }
+        if ($row instanceof Trial) {
+            $this->trying->check($row);
         }
         $column = Kinds::nameColumn($kind);
         if ($column !== null) {
@@ -67,7 +72,8 @@ final readonly class Trash
         foreach (Kinds::ROWS as $model) {
             $model::onlyTrashed()->where('deleted_at', '<=', $old)->forceDelete();
         }
-        Photo::query()->where('created_at', '<=', $old)->whereNotIn('id', Recipe::withTrashed()->whereNotNull('photo_id')->select('photo_id'))->delete();
+        Photo::query()->where('created_at', '<=', $old)->whereNotIn('id', Recipe::withTrashed()->whereNotNull('photo_id')->select('photo_id'))
+            ->whereNotIn('id', DiaryEntry::query()->whereNotNull('photo_id')->select('photo_id'))->delete();
         Change::query()->where('made_at', '<=', $old->subDays(self::DAYS))->delete();
         DB::table('deliveries')->where('kitchen_id', $kitchen)->where('came_at', '<=', $old)->delete();
     }

@@ -6,6 +6,7 @@ use App\Models\AcceptedFactor;
 use App\Models\Bag;
 use App\Models\Batch;
 use App\Models\Confirmation;
+use App\Models\DiaryEntry;
 use App\Models\Dog;
 use App\Models\Kitchen;
 use App\Models\LedgerEntry;
@@ -19,6 +20,7 @@ use App\Models\Price;
 use App\Models\Product;
 use App\Models\Recipe;
 use App\Models\StockItem;
+use App\Models\Trial;
 use App\Models\Weighing;
 use App\Support\CurrentKitchen;
 use App\Support\NoKitchenOpen;
@@ -63,6 +65,8 @@ function othersThings(TestCase $test): array
     $things['gift'] = LedgerEntry::query()->create(['id' => $gift, 'gift' => $gift, 'dog_id' => $things['dog']->id, 'on' => '2026-06-20', 'at' => now(), 'by' => 'Somebody', 'kind' => 'text', 'words' => 'Strange scrap', 'unsure' => false, 'came_at' => now()]);
     $things['stock'] = StockItem::query()->create(['ingredient' => 'oat-flour', 'state' => 'out']);
     $things['planned'] = PlannedBake::query()->create(['recipe_id' => $things['recipe']->id, 'on' => '2026-06-20']);
+    $things['entry'] = DiaryEntry::query()->create(['id' => fake()->uuid(), 'dog_id' => $things['dog']->id, 'on' => '2026-06-19', 'at' => now(), 'by' => 'Somebody', 'kind' => 'note', 'said' => ['text' => 'Strange ear'], 'came_at' => now()]);
+    $things['trial'] = Trial::query()->create(['dog_id' => $things['dog']->id, 'kind' => 'new-food', 'foods' => ['pear'], 'from' => '2026-06-19', 'days' => 14]);
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 
@@ -105,6 +109,8 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
             'places' => 'trange',
             'bags' => 'trange',
             'day' => 'trange',
+            'trials' => 'trange',
+            'calendar' => 'trange',
         ] as $list => $name
     ) {
         expect(

@@ -12,23 +12,21 @@ use Illuminate\Support\Str;
 use MildBowl\Core\Questions\RequestRefused;
 
 /** What was taken away in the last thirty days, and bringing it back. */
-final readonly class TrashController
+final class TrashController
 {
-    public function __construct(private Trash $trash) {}
-
-    public function index(): JsonResponse
+    public function index(Trash $trash): JsonResponse
     {
-        return new JsonResponse($this->trash->all());
+        return new JsonResponse($trash->all());
     }
 
     /** @throws RequestRefused when a newer one stands in its place */
-    public function restore(string $kind, string $id): JsonResponse
+    public function restore(string $kind, string $id, Trash $trash): JsonResponse
     {
         abort_unless(isset(Kinds::ROWS[$kind]) && Str::isUuid($id), 404);
         $row = (Kinds::ROWS[$kind])::withTrashed()->findOrFail($id);
         Gate::authorize('update', $row);
         if ($row->trashed()) {
-            $this->trash->restore($kind, $row);
+            $trash->restore($kind, $row);
         }
 
         return new JsonResponse(Kinds::told($kind, [$id])[0] ?? null);

@@ -26,9 +26,12 @@ final class WeighingController
     {
         Gate::authorize('update', $dog);
         $kept = Weighing::query()->firstOrNew(['dog_id' => $dog->id, 'weighed_on' => $request->validated('on')], $new->id())->fill(['kg' => $request->kg()]);
+        if ($request->has('bodyCondition')) {
+            $kept->body_condition = $request->bodyCondition();
+        }
         $kept->save();
         if (! Weighing::query()->where('dog_id', $dog->id)->where('weighed_on', '>', $request->validated('on'))->exists()) {
-            $dog->update(['weight_kg' => $kept->kg, 'weight_said' => null]);
+            $dog->update(['weight_kg' => $kept->kg, 'weight_said' => null] + ($kept->body_condition === null ? [] : ['body_condition' => $kept->body_condition]));
         }
 
         return (new WeighingResource($kept->refresh()->load('dog')))->response()->setStatusCode(201);

@@ -14,6 +14,6 @@ final class WeighingResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'version' => $this->version, 'dogId' => $this->dog_id, 'on' => $this->weighed_on->format('Y-m-d'), 'ageMonths' => $this->dog->ageMonths($this->weighed_on), 'kg' => $this->kg];
+        return ['id' => $this->id, 'version' => $this->version, 'dogId' => $this->dog_id, 'on' => $this->weighed_on->format('Y-m-d'), 'ageMonths' => $this->dog->ageMonths($this->weighed_on), 'kg' => $this->kg, 'bodyCondition' => $this->body_condition];
     }
 }

@@ -21,6 +21,9 @@ use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Groups;
 use MildBowl\Core\Telling\HouseUnits;
+use MildBowl\Core\Watching\How;
+use MildBowl\Core\Watching\SignKind;
+use MildBowl\Core\Watching\SignStep;
 
 /** Everything a person can choose from when describing a dog, a cut or a policy, with plain names. */
 final class Choices
@@ -57,10 +60,20 @@ final class Choices
             'cups' => array_map(static fn (string $units): array => [
                 'units' => $units, 'cupMl' => Unit::millilitres($units, 'cup'), 'tablespoonMl' => Unit::millilitres($units, 'tbsp'),
             ], Unit::SYSTEMS),
+            'signs' => array_map(self::sign(...), SignKind::cases()),
+            'hows' => array_map(static fn (How $how): array => ['id' => $how->value, 'name' => $how->label()], How::cases()),
             'policies' => Policy::CHOICES,
             'standingWords' => self::STANDING_WORDS,
             'dataVersion' => Compiled::version(),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function sign(SignKind $kind): array
+    {
+        $step = static fn (SignStep $one): array => ['step' => $one->step, 'score' => $one->score, 'name' => $one->name, 'meaning' => $one->meaning, 'urgent' => $one->urgent];
+
+        return ['kind' => $kind->value, 'name' => $kind->label(), 'steps' => array_map($step, SignStep::of($kind))];
     }
 
     /** @return array<string, mixed> */

@@ -45,7 +45,7 @@ final class DiaryReader
     /** @return array<string, mixed> */
     private static function taken(Node $said): array
     {
-        $said->object(['how', 'gift', 'batch', 'words', 'foods', 'texture', 'shape', 'raw']);
+        $said->object(['how', 'gift', 'batch', 'words', 'foods', 'texture', 'shape']);
         $gift = $said->get('gift');
         $batch = $said->get('batch');
 
@@ -53,7 +53,7 @@ final class DiaryReader
             'how' => $said->required('how', 'How it took it')->choice(array_column(How::cases(), 'value')),
             'gift' => $gift === null ? null : JarActReader::uuid($gift), 'batch' => $batch === null ? null : JarActReader::uuid($batch),
             'words' => $said->get('words')?->string(200), 'foods' => array_map(static fn (Node $one): string => $one->filled(80), $said->get('foods')?->list(100) ?? []),
-            'texture' => $said->get('texture')?->choice(Texture::ids()), 'shape' => $said->get('shape')?->choice(Shapes::ids()), 'raw' => $said->get('raw')?->boolean(),
+            'texture' => $said->get('texture')?->choice(Texture::ids()), 'shape' => $said->get('shape')?->choice(Shapes::ids()),
         ], static fn (mixed $one): bool => $one !== null && $one !== []);
     }
 

@@ -13,6 +13,9 @@ final class GiftReader
 {
     public const MOST_PIECES = 100.0;
 
+    /** A whole jar. */
+    public const MOST_IN_A_RAID = 1000.0;
+
     private const LONGEST_TEXT = 500;
 
     private function __construct() {}
@@ -20,7 +23,8 @@ final class GiftReader
     /** @throws RequestRefused */
     public static function gift(Node $node): Gift
     {
-        $node->object(['id', 'at', 'by', 'dogs', 'unsure', 'bag', 'batch', 'text', 'label']);
+        $node->object(['id', 'at', 'by', 'dogs', 'unsure', 'bag', 'batch', 'text', 'label', 'raid']);
+        $most = $node->get('raid')?->boolean() === true ? self::MOST_IN_A_RAID : self::MOST_PIECES;
         $of = array_filter(['bag' => $node->get('bag'), 'batch' => $node->get('batch'), 'text' => $node->get('text'), 'label' => $node->get('label')]);
         if (count($of) !== 1) {
             throw RequestRefused::missing('/bag', 'What was given (one of bag, batch, text or label)');
@@ -43,13 +47,13 @@ final class GiftReader
             if ($pieces !== null && ($isText || $isUnsure)) {
                 throw RequestRefused::outOfRange($pieces->path, $isText ? 'What is written in words has its amount in its words.' : 'Nobody knows who had it: say how many there were in all, with `unsure`.');
             }
-            $dogs[] = ['dog' => $dog, 'pieces' => $isText || $isUnsure ? null : self::pieces($pieces ?? throw RequestRefused::missing("{$one->path}/pieces", 'How many pieces'))];
+            $dogs[] = ['dog' => $dog, 'pieces' => $isText || $isUnsure ? null : self::pieces($pieces ?? throw RequestRefused::missing("{$one->path}/pieces", 'How many pieces'), $most)];
         }
         if ($dogs === []) {
             throw RequestRefused::missing('/dogs', 'At least one dog');
         }
         if ($unsure !== null && ! $isText) {
-            $each = self::pieces($unsure->required('pieces', 'How many pieces in all')) / count($dogs);
+            $each = self::pieces($unsure->required('pieces', 'How many pieces in all'), $most) / count($dogs);
             $dogs = array_map(static fn (array $one): array => ['pieces' => $each] + $one, $dogs);
         }
 
@@ -60,11 +64,11 @@ final class GiftReader
         );
     }
 
-    private static function pieces(Node $node): float
+    private static function pieces(Node $node, float $most): float
     {
         $pieces = $node->positive(1e9, 'pieces');
-        if ($pieces > self::MOST_PIECES) {
-            throw RequestRefused::outOfRange($node->path, 'More than '.(int) self::MOST_PIECES.' pieces to one dog at once is a slip, or a raid: for that there is "It ate something".');
+        if ($pieces > $most) {
+            throw RequestRefused::outOfRange($node->path, 'More than '.(int) $most.' pieces to one dog at once is a slip'.($most < self::MOST_IN_A_RAID ? ', or a raid: for that there is "It ate something".' : '.'));
         }
 
         return $pieces;

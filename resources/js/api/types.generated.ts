@@ -1199,6 +1199,9 @@ export interface OpenKitchen {
     gift?: Gift
     thawPlan?: ThawPlan
     leftOver?: LeftOver
+    season?: Season
+    dogGiven?: DogGiven
+    toDiary?: ToDiary
 }
 
 export interface Kitchen {
@@ -1431,6 +1434,7 @@ export interface Weighing {
      */
     version: number
     dogId: string
+    bodyCondition: number | null
 }
 
 export interface KeptPrice {
@@ -1579,6 +1583,7 @@ export interface ChangedKinds {
     bags?: Bag[]
     stock?: StockItem[]
     planned?: PlannedBake[]
+    trials?: Trial[]
 }
 /**
  * a batch in short
@@ -1757,6 +1762,33 @@ export interface PlannedBake {
      * the batch that answered it
      */
     batchId: string | null
+}
+
+export interface Trial {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    dogId: string
+    kind: 'new-food' | 'leave-out' | 'elimination' | 'challenge'
+    /**
+     * ids of foods or groups: the one that is tried or left out, or all that may be eaten
+     */
+    foods: string[]
+    from: string
+    days: number
+    lastDay: string
+    vetSaid: boolean
+    endedOn: string | null
+    outcome: 'well' | 'badly' | 'open' | null
+    saw: string | null
+    isOpen: boolean
+    /**
+     * its days are over and nobody has said how it went
+     */
+    isDue: boolean
+    says: string
 }
 
 export interface Gone {
@@ -2509,6 +2541,10 @@ export interface KitchenDay {
      * of the bag that something was given from; only in the answer to that
      */
     says?: string | null
+    /**
+     * whom the page asks after: of few, and of none of whom it was said
+     */
+    watch: AskAfter[]
 }
 
 export interface DayDog {
@@ -2746,6 +2782,22 @@ export interface WeighDue {
     lastOn: string | null
     dueOn: string | null
 }
+
+export interface AskAfter {
+    dog: string
+    on: string
+    because: string[]
+    gifts: AskAfterGift[]
+    /**
+     * gifts of which it was said how it took them
+     */
+    taken: string[]
+}
+
+export interface AskAfterGift {
+    gift: string
+    words: string
+}
 /**
  * something given at one moment: one of bag, batch, text or label
  */
@@ -2764,10 +2816,17 @@ export interface Gift {
     batch?: string
     text?: string
     label?: BoughtTreat | null
+    /**
+     * it helped itself: more than a hand gives
+     */
+    raid?: boolean
 }
 
 export interface GiftDog {
     dog: string
+    /**
+     * at most 100 by hand, 1000 in a raid
+     */
     pieces?: number | null
 }
 
@@ -2892,6 +2951,225 @@ export interface LeftOver {
         says: string
     }[]
 }
+/**
+ * a dog's days beside each other
+ */
+
+export interface Season {
+    dog: string
+    from: string
+    to: string
+    /**
+     * of which something was given
+     */
+    days: SeasonDay[]
+    entries: DiaryEntry[]
+    weighings: SeasonWeight[]
+    trials: Trial[]
+    suspects: SuspectsAnswer
+    likes: LikesAnswer
+    /**
+     * of every food and group that is named by its id
+     */
+    names: {
+        [k: string]: string
+    }
+}
+
+export interface SeasonDay {
+    on: string
+    kcal: number
+    budgetKcal: number | null
+    over: boolean
+    foods: string[]
+}
+/**
+ * what somebody wrote down of a dog on a day; never changed, taken back by a later word
+ */
+
+export interface DiaryEntry {
+    id: string
+    at: string
+    by: string
+    dog: string
+    on: string
+    kind: 'taken' | 'sign' | 'well' | 'note'
+    /**
+     * of what was taken: how, and of which gift, batch or foods; of a sign: which, and its step or its score from 0 to 10
+     */
+    said: {}
+    photo: string | null
+    undone: boolean
+}
+
+export interface SeasonWeight {
+    on: string
+    kg: number
+    bodyCondition: number | null
+}
+
+export interface SuspectsAnswer {
+    version: 1
+    kinds: SuspectsOfKind[]
+    says: string
+}
+
+export interface SuspectsOfKind {
+    kind: 'gut' | 'skin' | 'ears' | 'vomiting' | 'energy'
+    suspects: Suspect[]
+    nextTest: null | NextTest
+}
+
+export interface Suspect {
+    food: string
+    /**
+     * foods and groups of exactly the same days
+     */
+    together: string[]
+    /**
+     * bad days with it
+     */
+    a: number
+    /**
+     * good days with it
+     */
+    b: number
+    /**
+     * bad days without it
+     */
+    c: number
+    /**
+     * good days without it
+     */
+    d: number
+    /**
+     * Fisher's exact test, one-sided
+     */
+    p: number
+    /**
+     * after Holm, over all entries of the kind
+     */
+    adjusted: number
+    strength: 'none' | 'weak' | 'some' | 'strong'
+    says: string
+}
+
+export interface NextTest {
+    leaveOut: string[]
+    keep: string[]
+    days: number
+    why: string
+}
+
+export interface LikesAnswer {
+    version: 1
+    foods: Acceptance[]
+    textures: Acceptance1[]
+    shapes: Acceptance2[]
+    says: string
+}
+
+export interface Acceptance {
+    /**
+     * a food, a texture or a shape by its id
+     */
+    what: string
+    /**
+     * times it took it first or came back for more
+     */
+    took: number
+    /**
+     * times it was offered
+     */
+    of: number
+    /**
+     * times it came back for more
+     */
+    again: number
+    liking: 'unknown' | 'refused' | 'mixed' | 'liked'
+    lastOn: string
+}
+
+export interface Acceptance1 {
+    /**
+     * a food, a texture or a shape by its id
+     */
+    what: string
+    /**
+     * times it took it first or came back for more
+     */
+    took: number
+    /**
+     * times it was offered
+     */
+    of: number
+    /**
+     * times it came back for more
+     */
+    again: number
+    liking: 'unknown' | 'refused' | 'mixed' | 'liked'
+    lastOn: string
+}
+
+export interface Acceptance2 {
+    /**
+     * a food, a texture or a shape by its id
+     */
+    what: string
+    /**
+     * times it took it first or came back for more
+     */
+    took: number
+    /**
+     * times it was offered
+     */
+    of: number
+    /**
+     * times it came back for more
+     */
+    again: number
+    liking: 'unknown' | 'refused' | 'mixed' | 'liked'
+    lastOn: string
+}
+/**
+ * all that a dog was given, the latest first
+ */
+
+export interface DogGiven {
+    dog: string
+    from: string
+    to: string
+    given: LedgerEntry[]
+    days: SeasonDay1[]
+    names: {
+        [k: string]: string
+    }
+}
+
+export interface SeasonDay1 {
+    on: string
+    kcal: number
+    budgetKcal: number | null
+    over: boolean
+    foods: string[]
+}
+/**
+ * something that was seen
+ */
+
+export interface ToDiary {
+    id: string
+    at: string
+    by: string
+    dog: string
+    on: string
+    kind: 'taken' | 'sign' | 'well' | 'note'
+    /**
+     * of what was taken: how, and of which gift, batch or foods; of a sign: which, and its step or its score from 0 to 10
+     */
+    said?: {}
+    photo?: string | null
+}
 
 export interface Choices {
     sexes: string[]
@@ -2945,6 +3223,8 @@ export interface Choices {
      */
     feelsOfMeat: Feel[]
     measures: HouseMeasures
+    signs: SignChoice[]
+    hows: HowChoice[]
 }
 
 export interface Shape {
@@ -2997,6 +3277,31 @@ export interface HouseMeasures {
 export interface GasMark {
     mark: string
     celsius: number
+}
+/**
+ * what is watched in a dog; one without steps is told by a number from 0 to 10
+ */
+
+export interface SignChoice {
+    kind: 'gut' | 'skin' | 'ears' | 'vomiting' | 'energy'
+    name: string
+    steps: SignStep[]
+}
+
+export interface SignStep {
+    step: number
+    score: number
+    name: string
+    meaning: string
+    /**
+     * a vet should hear of it today
+     */
+    urgent: boolean
+}
+
+export interface HowChoice {
+    id: 'first' | 'again' | 'left' | 'refused'
+    name: string
 }
 
 /**
@@ -4625,86 +4930,4 @@ export interface ThawAnswer {
 export interface DayAnswer {
     version: 1
     dogs: DayDog[]
-}
-
-export interface SuspectsAnswer {
-    version: 1
-    kinds: SuspectsOfKind[]
-    says: string
-}
-
-export interface SuspectsOfKind {
-    kind: 'gut' | 'skin' | 'ears' | 'vomiting' | 'energy'
-    suspects: Suspect[]
-    nextTest: null | NextTest
-}
-
-export interface Suspect {
-    food: string
-    /**
-     * foods and groups of exactly the same days
-     */
-    together: string[]
-    /**
-     * bad days with it
-     */
-    a: number
-    /**
-     * good days with it
-     */
-    b: number
-    /**
-     * bad days without it
-     */
-    c: number
-    /**
-     * good days without it
-     */
-    d: number
-    /**
-     * Fisher's exact test, one-sided
-     */
-    p: number
-    /**
-     * after Holm, over all entries of the kind
-     */
-    adjusted: number
-    strength: 'none' | 'weak' | 'some' | 'strong'
-    says: string
-}
-
-export interface NextTest {
-    leaveOut: string[]
-    keep: string[]
-    days: number
-    why: string
-}
-
-export interface LikesAnswer {
-    version: 1
-    foods: Acceptance[]
-    textures: Acceptance[]
-    shapes: Acceptance[]
-    says: string
-}
-
-export interface Acceptance {
-    /**
-     * a food, a texture or a shape by its id
-     */
-    what: string
-    /**
-     * times it took it first or came back for more
-     */
-    took: number
-    /**
-     * times it was offered
-     */
-    of: number
-    /**
-     * times it came back for more
-     */
-    again: number
-    liking: 'unknown' | 'refused' | 'mixed' | 'liked'
-    lastOn: string
 }
