@@ -17,7 +17,10 @@ use Illuminate\Support\Facades\DB;
 final class DatabaseSeeder extends Seeder
 {
     /** kg by weeks ago, made up. */
-    private const WEIGHED = ['Biscay' => [10 => 8.6, 8 => 10.4, 6 => 12.1, 4 => 13.9, 2 => 15.6, 0 => 17.0], 'Ferris' => [16 => 34.8, 8 => 35.5, 0 => 36.0]];
+    private const WEIGHED = ['Biscay' => [10 => 8.6, 8 => 10.4, 6 => 12.1, 4 => 13.9, 2 => 15.6, 0 => 17.0], 'Ferris' => [16 => 34.8, 8 => 35.5, 0 => 36.0], 'Bosun' => [10 => 18.4, 6 => 18.7, 3 => 19.0]];
+
+    /** Body condition by weeks ago, where somebody looked. */
+    private const LOOKED = ['Ferris' => [16 => 6, 8 => 7, 0 => 7], 'Bosun' => [10 => 4, 6 => 5, 3 => 5]];
 
     /** As a whole or not at all: a first start may be interrupted here. */
     public function run(CurrentKitchen $current): void
@@ -41,7 +44,7 @@ final class DatabaseSeeder extends Seeder
             unset($dog['age']);
             $kept = Dog::query()->create($dog + ['born_on' => Dog::bornOn($age), 'position' => $position, 'meals' => $age < 12 ? 3 : 2]);
             foreach (self::WEIGHED[$dog['name']] ?? [] as $weeksAgo => $kg) {
-                Weighing::query()->create(['dog_id' => $kept->id, 'weighed_on' => CarbonImmutable::today()->subWeeks($weeksAgo), 'kg' => $kg]);
+                Weighing::query()->create(['dog_id' => $kept->id, 'weighed_on' => CarbonImmutable::today()->subWeeks($weeksAgo), 'kg' => $kg, 'body_condition' => self::LOOKED[$dog['name']][$weeksAgo] ?? null]);
             }
         }
         foreach ($this->recipes() as $recipe) {
@@ -49,6 +52,7 @@ final class DatabaseSeeder extends Seeder
         }
         $this->call(BatchSeeder::class);
         $this->call(JarSeeder::class);
+        $this->call(WatchSeeder::class);
     }
 
     /** @return list<array<string, mixed>> */

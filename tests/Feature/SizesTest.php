@@ -9,6 +9,7 @@ use Carbon\CarbonImmutable;
 it('keeps a dog\'s weight over time, and the latest one is its weight', function (): void {
     $this->open('lock-cottage');
     $dog = Dog::query()->where('name', 'Bosun')->firstOrFail();
+    Weighing::query()->where('dog_id', $dog->id)->forceDelete();
     $this->postJson("/api/dogs/{$dog->id}/weighings", ['on' => CarbonImmutable::today()->format('Y-m-d'), 'kg' => 19.6])->assertCreated();
     expect($this->getJson("/api/dogs/{$dog->id}")->json('weightKg'))->toBe(19.6);
     $old = $this->postJson("/api/dogs/{$dog->id}/weighings", ['on' => '2025-01-02', 'kg' => 17])
