@@ -18,6 +18,7 @@ use App\Http\Controllers\KitchenQuestionController;
 use App\Http\Controllers\LabelShelfController;
 use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LessonsController;
+use App\Http\Controllers\NextController;
 use App\Http\Controllers\OwnFoodController;
 use App\Http\Controllers\OwnNameController;
 use App\Http\Controllers\OwnSwapController;
@@ -84,6 +85,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::apiResource('places', PlaceController::class)->except('show');
     Route::apiResource('bags', BagController::class)->only(['index', 'show']);
     Route::post('jar-acts', [BagController::class, 'act'])->name('jar-acts.store');
+    Route::get('next', NextController::class)->name('next');
     Route::get('day', [LedgerController::class, 'show'])->name('day.show');
     Route::get('calendar', [CalendarController::class, 'show'])->name('calendar');
     Route::get('calendar/address', [CalendarController::class, 'address'])->name('calendar.address');

@@ -14,6 +14,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MildBowl\Core\Contract\Contract;
 use MildBowl\Core\Feeding\Borrowing;
+use MildBowl\Core\Feeding\Limit;
 use MildBowl\Core\Questions\RequestRefused;
 use stdClass;
 
@@ -31,7 +32,7 @@ final readonly class DayBook
 
     /**
      * @param  list<string>|null  $dogs  ids; null for all
-     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>, loans: list<array<string, mixed>>, weigh: list<array<string, mixed>>, watch: list<array<string, mixed>>}
+     * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>, loans: list<array<string, mixed>>, weigh: list<array<string, mixed>>, lacking: list<string>, watch: list<array<string, mixed>>}
      *
      * @throws RequestRefused
      */
@@ -62,10 +63,30 @@ final readonly class DayBook
             'date' => $on, 'dogs' => $told,
             'batches' => array_map(static fn (array $lot, int $n): array => ['id' => "b$n", 'batch' => $lot['batch']->id, 'lot' => $lot['lot'] === '' ? null : $lot['lot'], 'title' => $lot['batch']->title], $lots, array_keys($lots)),
             'weigh' => $dogs === null ? $this->weigh->due($on, $kennel) : [],
+            'lacking' => self::lacking($told),
             'watch' => $dogs === null ? $this->morning->asks($on, $kennel) : [],
             'loans' => array_map(static fn (Loan $one): array => ['id' => $one->id, 'dog' => $one->dog_id, 'on' => substr($one->on, 0, 10), 'kcal' => $one->kcal, 'by' => $one->by, 'days' => array_map(static fn (string $day, float|int $kcal): array => ['on' => $day, 'kcal' => $kcal], array_keys($one->days), $one->days)], $this->loans($on, array_map(static fn (Dog $dog): string => $dog->id, $kennel))),
             'given' => array_map(static fn (LedgerEntry $one): array => $one->told(isset($undone[$one->gift])), $entries),
         ];
+    }
+
+    /**
+     * Dogs for whom nothing of what stands in the jars is cleared.
+     *
+     * @param  list<array<string, mixed>>  $told
+     * @return list<string>
+     */
+    private static function lacking(array $told): array
+    {
+        $lacking = [];
+        foreach ($told as $dog) {
+            $may = is_array($dog['may'] ?? null) ? array_filter($dog['may'], static fn (mixed $one): bool => is_array($one) && $one['heldBy'] !== Limit::NOT_CLEARED) : [];
+            if ($may === []) {
+                $lacking[] = is_string($dog['dogId'] ?? null) ? $dog['dogId'] : '';
+            }
+        }
+
+        return $lacking;
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Models\Dog;
 use App\Models\Trial;
 use Illuminate\Support\Facades\DB;
+use MildBowl\Core\Dogs\Taste;
 use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Watching\Trials;
 use stdClass;
@@ -93,6 +94,17 @@ final class WatchedDogs
         ksort($effects);
 
         return $effects;
+    }
+
+    /** @return array<string, Taste> how often a dog took what a food was in, by food */
+    public function tastesOf(string $dog): array
+    {
+        $tastes = [];
+        foreach ($this->tastes()[$dog] ?? [] as $one) {
+            $tastes[(string) $one->food] = new Taste($one->took, $one->of);
+        }
+
+        return $tastes;
     }
 
     /** @return array<string, list<stdClass>> how often each dog took what a food was in */

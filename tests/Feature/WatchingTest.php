@@ -196,3 +196,21 @@ it('tells rescue and swaps what a dog takes and leaves, and no other question', 
     $place = static fn (string $of): int => (int) array_key_first(array_filter($texts, static fn (string $text): bool => str_contains($text, $of)));
     expect($place('cod'))->toBeLessThan($place('rabbit'));
 });
+
+it('suggests what to bake next by what is open, who has nothing and what is liked', function (): void {
+    $bake = fn (string $title, string $text): string => $this->postJson('/api/recipes', ['title' => $title, 'text' => $text, 'cut' => ['shape' => 'pieces', 'count' => 60], 'texture' => 'biscuit'])->assertCreated()->json('id');
+    $this->getJson('/api/recipes')->assertOk();
+    App\Models\Recipe::query()->forceDelete();
+    $cod = $bake('Cod', "200 g rice flour\n90 g cooked cod\n20 g rapeseed oil");
+    $pear = $bake('Pear', "200 g rice flour\n90 g pear\n20 g rapeseed oil");
+    $this->postJson('/api/shelf/judge', ['recipes' => [$cod, $pear]])->assertOk();
+    $bosun = ($this->dog)('Bosun');
+    foreach (range(1, 4) as $n) {
+        ($this->write)('taken', ['how' => 'again', 'foods' => ['pear']], ['on' => "2026-06-1$n", 'dog' => $bosun])->assertCreated();
+        ($this->write)('taken', ['how' => 'refused', 'foods' => ['pear']], ['on' => "2026-06-1$n"])->assertCreated();
+    }
+    $next = array_column($this->getJson("/api/next?lacking=$bosun")->assertOk()->json(), null, 'title');
+    expect(array_keys($next))->toBe(['Pear', 'Cod'])->and(schemaErrors($next['Pear'], 'kitchen.json#/$defs/nextBake'))->toBe('')
+        ->and($next['Pear'])->toMatchArray(['lack' => [$bosun], 'like' => [$bosun], 'refuse' => [['dog' => ($this->dog)('Tuppence'), 'food' => 'pear']]])->and($next['Cod']['refuse'])->toBe([]);
+    $this->getJson('/api/next?lacking=all')->assertUnprocessable()->assertJsonPath('path', '/lacking');
+});

@@ -269,7 +269,7 @@ final readonly class JudgementPresenter
             'treatBudgetKcal' => $ration->budget->kcal,
             'piecesPerDay' => $given,
             'ifCleared' => $ration->isReckoned() ? $ration->pieces : 0.0,
-            'heldBy' => $cleared ? $ration->heldBy : 'not-cleared',
+            'heldBy' => $cleared ? $ration->heldBy : Limit::NOT_CLEARED,
             'holdBackGrams' => $holdBack,
             'idealWeightKg' => $dog->idealWeightKg(),
             'limits' => array_map(static fn (Limit $limit): array => ['code' => $limit->code, 'piecesPerDay' => $limit->piecesPerDay], $ration->limits),
@@ -286,7 +286,7 @@ final readonly class JudgementPresenter
         return [
             'heldByIfCleared' => $ration->heldBy,
             'safeBiteMm' => $ration->dog->safeBiteMm(),
-            'shows' => Story::holds($cleared ? $ration->heldBy : 'not-cleared'),
+            'shows' => Story::holds($cleared ? $ration->heldBy : Limit::NOT_CLEARED),
             'made' => Story::ofRation($ration, $lot->batch->for($ration->dog)),
             'portion' => $lot->name,
             'limits' => array_map(static fn (Limit $limit): array => ['code' => $limit->code, 'shows' => Story::holds($limit->code), 'made' => Story::ofLimit($limit, $ration, $lot->batch->for($ration->dog))], $ration->limits),

@@ -7,6 +7,9 @@ namespace MildBowl\Core\Feeding;
 /** One thing that holds a dog's ration: so many pieces a day and no more. */
 final readonly class Limit
 {
+    /** No limit: a dog may have none of it before what stands against it is settled. */
+    public const NOT_CLEARED = 'not-cleared';
+
     public const BUDGET = 'budget';
 
     /** The budget, where what nobody knows holds its most. */
@@ -22,7 +25,7 @@ final readonly class Limit
     private const CALLED = [
         'budget' => 'the treat budget', 'sodium' => 'sodium', 'fat' => 'fat', 'added-sugar' => 'added sugar', 'vitamin-a' => 'vitamin A',
         'vitamin-d' => 'vitamin D', 'coumarin' => 'coumarin (cinnamon)', 'garlic' => 'the garlic cap', 'calcium' => 'calcium while it grows',
-        'fibre' => 'new fibre', 'kelp' => 'kelp', 'new-ingredient' => 'something new: a quarter on the first days', 'age' => 'its age', 'not-cleared' => 'not cleared',
+        'fibre' => 'new fibre', 'kelp' => 'kelp', 'new-ingredient' => 'something new: a quarter on the first days', 'age' => 'its age', self::NOT_CLEARED => 'not cleared',
         'predator-fish' => 'large predator fish: once a week',
         'unknown-energy' => 'energy that nobody knows, taken at its most',
     ];

@@ -11,6 +11,7 @@ use MildBowl\Core\Feeding\DayOfTreats;
 use MildBowl\Core\Feeding\Dose;
 use MildBowl\Core\Feeding\Given;
 use MildBowl\Core\Feeding\HadBefore;
+use MildBowl\Core\Feeding\Limit;
 use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Judging\Question;
@@ -72,7 +73,7 @@ final readonly class DayQuestion
     {
         $obstacle = $judgement->whyNotCleared($dog);
         if ($obstacle !== null) {
-            return new DayMay($id, 0.0, 'not-cleared', $obstacle->why);
+            return new DayMay($id, 0.0, Limit::NOT_CLEARED, $obstacle->why);
         }
         $lot = $judgement->lotOf($dog);
         [$pieces, $heldBy] = $day->may($lot->batch->for($dog), Ramp::today($dog, $judgement->bowl->foods($dog)), self::isPredatorFish($judgement, $dog));

@@ -1202,6 +1202,7 @@ export interface OpenKitchen {
     season?: Season
     dogGiven?: DogGiven
     toDiary?: ToDiary
+    nextBake?: NextBake
 }
 
 export interface Kitchen {
@@ -2545,6 +2546,10 @@ export interface KitchenDay {
      * whom the page asks after: of few, and of none of whom it was said
      */
     watch: AskAfter[]
+    /**
+     * dogs for whom nothing of what stands in the jars is cleared
+     */
+    lacking: string[]
 }
 
 export interface DayDog {
@@ -3169,6 +3174,40 @@ export interface ToDiary {
      */
     said?: {}
     photo?: string | null
+}
+/**
+ * a recipe that may be baked next
+ */
+
+export interface NextBake {
+    recipe: string
+    title: string
+    /**
+     * bags of open food that go into it, what goes off first in front
+     */
+    uses: string[]
+    /**
+     * who may have it and is not known to refuse what is in it
+     */
+    dogs: string[]
+    refuse: Refuses[]
+    /**
+     * for whom nothing stands in the jars
+     */
+    lack: string[]
+    /**
+     * who is known to take something of it
+     */
+    like: string[]
+    /**
+     * pieces of it that still stand on the shelves
+     */
+    there: number
+}
+
+export interface Refuses {
+    dog: string
+    food: string
 }
 
 export interface Choices {
