@@ -30,7 +30,7 @@ final class KitchenQuestion
     /** Questions whose answer goes by what a dog takes and leaves. */
     private const BY_TASTE = ['rescue', 'swaps'];
 
-    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts, private readonly KitchenWords $words, private readonly CurrentKitchen $current, private readonly Kennel $kennel) {}
+    public function __construct(private readonly Contract $contract, private readonly KitchenParts $parts, private readonly KitchenWords $words, private readonly CurrentKitchen $current, private readonly Kennel $kennel, private readonly BagLoot $loot) {}
 
     /**
      * @param  stdClass  $asked  the question's own request, with ids for what is kept; what is left out is taken from the kitchen
@@ -184,6 +184,12 @@ final class KitchenQuestion
         }
         if (is_array($whole->dogs ?? null)) {
             $whole->dogs = $this->kennel->asked($whole->dogs);
+        }
+        if ($question === 'raid' && isset($whole->bag)) {
+            foreach ($this->loot->of($whole->bag) as $key => $part) {
+                $whole->{$key} = $part;
+            }
+            unset($whole->bag);
         }
         $product = $whole->product ?? null;
         if ($product instanceof stdClass && isset($product->id)) {

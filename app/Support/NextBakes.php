@@ -29,9 +29,10 @@ final readonly class NextBakes
 
     /**
      * @param  list<string>  $lacking  ids of dogs for whom nothing stands in the jars
+     * @param  ?string  $bag  of which something is to be used up: only what it goes into is told
      * @return list<array<string, mixed>> the best first
      */
-    public function all(array $lacking): array
+    public function all(array $lacking, ?string $bag = null): array
     {
         $eaters = [];
         foreach (Dog::query()->orderBy('position')->orderBy('name')->get() as $dog) {
@@ -41,7 +42,19 @@ final readonly class NextBakes
 
         return array_map(static fn (BakeNext $one): array => [
             'recipe' => $one->candidate->recipe, 'title' => $one->candidate->title, 'uses' => array_column($one->uses, 'bag'), 'dogs' => $one->dogs, 'refuse' => $one->refuse, 'lack' => $one->lack, 'like' => $one->like, 'there' => $one->candidate->there,
-        ], BakeNext::of($this->candidates(), $eaters, $this->open(), self::MOST));
+        ], $this->ordered($eaters, $bag));
+    }
+
+    /**
+     * @param  list<Eater>  $eaters
+     * @return list<BakeNext>
+     */
+    private function ordered(array $eaters, ?string $bag): array
+    {
+        $open = array_values(array_filter($this->open(), static fn (array $one): bool => $bag === null || $one['bag'] === $bag));
+        $next = BakeNext::of($this->candidates(), $eaters, $open, self::MOST);
+
+        return $bag === null ? $next : array_values(array_filter($next, static fn (BakeNext $one): bool => $one->uses !== []));
     }
 
     /** @return list<Candidate> */

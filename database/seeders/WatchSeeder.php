@@ -106,7 +106,7 @@ final class WatchSeeder extends Seeder
         $id = (string) Str::uuid7();
         LedgerEntry::query()->create([
             'id' => $id, 'gift' => $id, 'dog_id' => $this->dogs[$dog]->id, 'on' => $day->format('Y-m-d'), 'at' => $at, 'by' => $batch === null ? self::HELPER : self::BAKER,
-            'kind' => $batch === null ? 'text' : 'pieces', 'batch_id' => $batch?->id, 'pieces' => $batch === null ? null : ($dog === 'Bosun' ? 2.0 : 1.0), 'words' => $what, 'unsure' => false, 'came_at' => $at,
+            'kind' => $batch === null ? 'text' : 'pieces', 'batch_id' => $batch?->id, 'pieces' => $batch === null ? null : ($dog === 'Bosun' ? 6.0 : 2.0), 'words' => $what, 'unsure' => false, 'came_at' => $at,
         ]);
 
         return $id;

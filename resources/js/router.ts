@@ -30,6 +30,25 @@ export const router = createRouter({
             meta: { title: 'Labels for bags', place: 'jars' },
         },
         { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs', place: 'dogs' } },
+        {
+            path: '/dogs/:id/days',
+            name: 'dog-days',
+            component: () => import('./watching/SeasonPlace.vue'),
+            meta: { title: 'Its days', place: 'dogs' },
+        },
+        {
+            path: '/dogs/:id/trials',
+            name: 'dog-trials',
+            component: () => import('./watching/TrialsPlace.vue'),
+            meta: { title: 'Trials', place: 'dogs' },
+        },
+        {
+            path: '/dogs/:id/likes',
+            name: 'dog-likes',
+            component: () => import('./watching/LikesPlace.vue'),
+            meta: { title: 'What it likes', place: 'dogs' },
+        },
+        { path: '/dogs/:id/vet', name: 'dog-vet', component: () => import('./watching/VetPrint.vue'), meta: { title: 'For the vet', place: 'dogs' } },
         { path: '/dogs/:id', name: 'dog', component: () => import('./dogs/DogPage.vue'), meta: { title: 'Dog', place: 'dogs' } },
         {
             path: '/cupboard',

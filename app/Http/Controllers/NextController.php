@@ -24,6 +24,11 @@ final class NextController
             throw RequestRefused::outOfRange('/lacking', 'The dogs for whom nothing stands in the jars: their ids, with commas between.');
         }
 
-        return new JsonResponse($next->all($lacking));
+        $bag = $request->query('bag');
+        if ($bag !== null && (! is_string($bag) || ! Str::isUuid($bag))) {
+            throw RequestRefused::outOfRange('/bag', 'The bag that is to be used up: its id.');
+        }
+
+        return new JsonResponse($next->all($lacking, $bag));
     }
 }

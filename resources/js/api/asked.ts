@@ -75,6 +75,7 @@ export interface AskedProfile {
 
 export interface AskedRaid extends Pick<RaidRequest, 'food' | 'when'> {
     dog: string
+    bag?: Kept & { pieces: number | null }
     product?: Kept & { grams: number }
     recipe?: Partial<Kept> & Partial<NonNullable<RaidRequest['recipe']>>
 }

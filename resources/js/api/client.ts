@@ -28,7 +28,9 @@ import type {
     GiveAwayAnswer,
     Kitchen,
     KitchenDay,
+    DogGiven,
     LeftOver,
+    NextBake,
     PlannedBake,
     StockItem,
     ThawPlan,
@@ -51,9 +53,11 @@ import type {
     RuleBook,
     ScaleAnswer,
     SizeAnswer,
+    Season,
     Slip,
     SwapsAnswer,
     Trashed,
+    Trial,
     Vocabulary,
     WeekAnswer,
 } from './types.generated'
@@ -141,6 +145,9 @@ export interface PlaceFields {
 }
 export type StockFields = Partial<Pick<StockItem, 'ingredient' | 'state'>>
 export type PlannedFields = Partial<Pick<PlannedBake, 'recipeId' | 'on'>>
+export type TrialFields = Partial<Pick<Trial, 'dogId' | 'kind' | 'foods' | 'from' | 'days' | 'vetSaid' | 'outcome' | 'saw'>> & {
+    endedOn?: string | null
+}
 export interface ProductFields {
     name?: string
     number?: string | null
@@ -221,6 +228,9 @@ export const api = {
     /** of a question as it was, whatever the kitchen keeps by now */
     coreDough: (question: Omit<DoughRequest, 'version'> & { version: 1 }) => ask<DoughAnswer>('POST', 'dough', question),
     day: (on?: string) => ask<KitchenDay>('GET', on === undefined ? 'day' : `day?on=${on}`),
+    next: (of: { lacking?: string; bag?: string }) => ask<NextBake[]>('GET', `next?${new URLSearchParams(of).toString()}`),
+    season: (dog: string, from: string, to: string) => ask<Season>('GET', `dogs/${dog}/season?from=${from}&to=${to}`),
+    dogGiven: (dog: string, from: string, to: string) => ask<DogGiven>('GET', `dogs/${dog}/given?from=${from}&to=${to}`),
     calendarAddress: () => ask<{ address: string | null }>('GET', 'calendar/address'),
     renewCalendar: () => ask<{ address: string | null }>('POST', 'calendar/address', {}),
     leftOver: (batch: string) => ask<LeftOver>('GET', `batches/${batch}/left-over`),

@@ -102,7 +102,7 @@ export type WatchedDog = {
     /**
      * @maxItems 200
      */
-    leftOut?: LeftOut[]
+    leftOut?: FoodLeftOut[]
     /**
      * @maxItems 200
      */
@@ -392,7 +392,7 @@ export interface BroughtIn {
     day: number
 }
 
-export interface LeftOut {
+export interface FoodLeftOut {
     food: string
     /**
      * the last day without it
@@ -2999,12 +2999,45 @@ export interface DiaryEntry {
     dog: string
     on: string
     kind: 'taken' | 'sign' | 'well' | 'note'
-    /**
-     * of what was taken: how, and of which gift, batch or foods; of a sign: which, and its step or its score from 0 to 10
-     */
-    said: {}
+    said: DiarySaid
     photo: string | null
     undone: boolean
+}
+/**
+ * of what was taken: how, and of which gift, batch or foods; of a sign: which, and its step or its score; of a note: its text; of a day that was well: nothing
+ */
+
+export interface DiarySaid {
+    how?: 'first' | 'again' | 'left' | 'refused'
+    gift?: string
+    batch?: string
+    words?: string
+    /**
+     * @maxItems 100
+     */
+    foods?: string[]
+    texture?: 'cake' | 'tray' | 'soft' | 'chewy' | 'biscuit' | 'hard' | 'jerky' | 'frozen' | 'none'
+    shape?:
+        | 'round'
+        | 'square'
+        | 'rectangle'
+        | 'bone'
+        | 'heart'
+        | 'star'
+        | 'area'
+        | 'strip'
+        | 'log'
+        | 'ball'
+        | 'scoop'
+        | 'mould'
+        | 'grid'
+        | 'slices'
+        | 'pieces'
+    sign?: 'gut' | 'skin' | 'ears' | 'vomiting' | 'energy'
+    step?: number
+    score?: number
+    note?: string
+    text?: string
 }
 
 export interface SeasonWeight {
@@ -3169,10 +3202,7 @@ export interface ToDiary {
     dog: string
     on: string
     kind: 'taken' | 'sign' | 'well' | 'note'
-    /**
-     * of what was taken: how, and of which gift, batch or foods; of a sign: which, and its step or its score from 0 to 10
-     */
-    said?: {}
+    said?: DiarySaid
     photo?: string | null
 }
 /**
@@ -3810,6 +3840,13 @@ export interface Change {
      * @maxItems 2
      */
     span: number[] | null
+}
+
+export interface LeftOut {
+    dog: string
+    line: string | null
+    reason: string
+    dogId?: string
 }
 
 export interface SwapsRequest {

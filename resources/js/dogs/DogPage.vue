@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { takeAway } from '../kitchen/takeAway'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
+import DogHead from '../watching/DogHead.vue'
 import DogFormSheet from './DogFormSheet.vue'
 import ProfileAside from './ProfileAside.vue'
 import VetsWords from './VetsWords.vue'
@@ -36,9 +37,8 @@ async function remove(): Promise<void> {
 
 <template>
     <div class="place" :class="id === null ? 'place--narrow' : 'place--wide'">
-        <header class="place__head">
-            <h1>{{ id === null ? 'A new dog' : (dog?.name ?? '') }}</h1>
-        </header>
+        <header v-if="id === null" class="place__head"><h1>A new dog</h1></header>
+        <DogHead v-else :dog="id" />
         <p v-if="id !== null && dog === null && kitchen.kitchen !== null" class="problem" role="alert">
             That dog is not in this kitchen. <router-link to="/dogs">To the dogs</router-link>, or look in
             <router-link to="/cupboard/trash">the trash</router-link>.

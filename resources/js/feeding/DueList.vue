@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
-import { computed, shallowRef, toRaw, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useVetsWords } from '../dogs/useVetsWords'
 import { isUnjudged } from '../shelf/finding'
 import { useVerdicts } from '../shelf/useVerdicts'
@@ -14,7 +13,7 @@ import { useAlarm } from '../making/useAlarm'
 import { pieces } from '../ui/format'
 import type { DayOnPage } from './useDay'
 import { tell } from '../ui/notices'
-import { bakeNext, lacking, type Next } from './bakeNext'
+import { useNextBakes } from './useNextBakes'
 
 /** What is due this morning: thaw, eat, throw away, bake next, ask the vet; what is in the oven. Nothing where there is nothing to do. */
 const props = defineProps<{ jars: Jars; day: DayOnPage }>()
@@ -68,6 +67,13 @@ const bakes = computed(() =>
         .filter((one) => one.batchId === null && daysBetween(today.value, one.on) <= 1)
         .map((one) => ({ ...one, title: props.jars.kitchen.recipes.find((of) => of.id === one.recipeId)?.title ?? 'a recipe' })),
 )
+/** Trials whose days are over, and those that run: the first wait for a word. */
+const trials = computed(() =>
+    props.jars.kitchen.all.trials.items
+        .filter((one) => one.isOpen && one.outcome === null)
+        .map((one) => ({ ...one, name: props.day.nameOf(one.dogId), of: one.foods.map((food) => props.jars.kitchen.nameOf(food)).join(', ') }))
+        .toSorted((one, two) => Number(two.isDue) - Number(one.isDue)),
+)
 const fridge = computed(() => props.jars.places.value.find((one) => one.kind === 'fridge'))
 const freezer = computed(() => props.jars.places.value.find((one) => one.kind === 'freezer'))
 const weekday = (iso: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(new Date(`${iso}T12:00:00Z`))
@@ -82,25 +88,15 @@ const when = (iso: string): string =>
               ? `on ${weekday(iso)}`
               : `in ${daysBetween(today.value, iso)} days`
 const open = computed(() => props.jars.here.value.filter((one) => one.content === 'food'))
-/** The whole shelf is looked through, of thousands: once the dogs stand at the door, and never while somebody taps. */
-const nexts = shallowRef<Next[]>([])
-watchDebounced(
-    [() => props.jars.kitchen.number, () => props.jars.kitchen.recipes.length, props.jars.here, props.day.day],
-    () => {
-        nexts.value = bakeNext(toRaw(props.jars.kitchen.recipes), {
-            dogs: toRaw(props.jars.kitchen.dogs),
-            bags: props.jars.here.value,
-            batches: toRaw(props.jars.kitchen.all.batches.items),
-            day: props.day.day.value,
-            today: today.value,
-        })
-    },
-    { debounce: 300, immediate: true },
+const unjudged = computed(() => props.jars.kitchen.recipes.filter(isUnjudged).length)
+const lacking = computed(() => props.day.day.value?.lacking ?? [])
+const nexts = useNextBakes(
+    [() => props.jars.kitchen.number, () => props.jars.kitchen.recipes.length, unjudged, () => lacking.value.join(), () => props.jars.here.value],
+    () => ({ lacking: lacking.value.join() }),
 )
+const dogsOf = (ids: readonly string[]) => props.jars.kitchen.dogs.filter((one) => ids.includes(one.id))
 /** Dogs with nothing in the jars, for whom something could be baked. */
-const without = computed(() =>
-    lacking(props.day.day.value, props.jars.kitchen.dogs).filter((dog) => nexts.value.some((one) => one.lack.includes(dog))),
-)
+const without = computed(() => dogsOf(lacking.value).filter((dog) => nexts.value.some((one) => one.lack.includes(dog.id))))
 /** The first, and one for those that have nothing where the first is none for them. */
 const next = computed(() => {
     const [first, ...others] = nexts.value
@@ -115,7 +111,7 @@ const namesOf = (dogs: { name: string }[]): string => (dogs.length === all.value
 const isShort = computed(() => plan.value?.shortOn != null && daysBetween(today.value, plan.value.shortOn) <= 10)
 const isCalm = computed(
     () =>
-        [over, soon, thaws, freezes, making, vets, weighs, leftOvers, without, bakes].every((one) => one.value.length === 0) &&
+        [over, soon, thaws, freezes, making, vets, weighs, leftOvers, without, bakes, trials].every((one) => one.value.length === 0) &&
         props.jars.loose.value.length === 0 &&
         !isShort.value,
 )
@@ -205,6 +201,12 @@ async function throwAway(bag: string): Promise<void> {
                     }}.
                 </p>
             </li>
+            <li v-for="one in trials" :key="`trial ${one.id}`" class="due__one" :class="{ 'due__one--over': one.isDue }">
+                <p>
+                    <b>Watch</b> <router-link :to="`/dogs/${one.dogId}/trials`">{{ one.name }}, {{ one.of }}</router-link
+                    >: {{ one.says }}
+                </p>
+            </li>
             <li v-for="(one, n) in vets" :key="`vet ${n}`" class="due__one">
                 <p>
                     <b>Ask the vet</b> about <router-link :to="`/dogs/${one.dog.id}`">{{ one.dog.name }}</router-link>: {{ one.says }}.
@@ -220,14 +222,23 @@ async function throwAway(bag: string): Promise<void> {
                     >
                 </p>
                 <ul v-if="next.length > 0" class="due__next">
-                    <li v-for="one in next" :key="one.slip.id">
-                        <router-link :to="`/card/${one.slip.id}`">{{ one.slip.title }}</router-link>:
-                        <template v-if="one.uses.length > 0">uses up {{ one.uses.map((bag) => bag.title).join(', ') }}; </template>for
-                        {{ namesOf(one.dogs)
-                        }}<template v-if="one.refuse.length > 0"
-                            >; {{ one.refuse.map((of) => `${of.dog.name} does not care for ${of.food}`).join(', ') }}</template
+                    <li v-for="one in next" :key="one.recipe">
+                        <router-link :to="`/card/${one.recipe}`">{{ one.title }}</router-link>:
+                        <template v-if="one.uses.length > 0"
+                            >uses up {{ one.uses.map((bag) => bagOf(bag)?.title ?? 'what is open').join(', ') }}; </template
+                        >for {{ namesOf(dogsOf(one.dogs))
+                        }}<template v-if="one.like.length > 0"
+                            >;
+                            {{
+                                dogsOf(one.like)
+                                    .map((of) => of.name)
+                                    .join(', ')
+                            }}
+                            {{ one.like.length === 1 ? 'likes' : 'like' }} what is in it</template
+                        ><template v-if="one.refuse.length > 0"
+                            >; {{ one.refuse.map((of) => `${day.nameOf(of.dog)} does not care for ${of.food}`).join(', ') }}</template
                         ><template v-if="one.there > 0">; {{ pieces(one.there) }} are left</template>
-                        <PlanBake :recipe="one.slip.id" :title="one.slip.title" />
+                        <PlanBake :recipe="one.recipe" :title="one.title" />
                     </li>
                 </ul>
             </li>

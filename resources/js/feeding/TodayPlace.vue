@@ -17,6 +17,7 @@ import DogToday from './DogToday.vue'
 import DueList from './DueList.vue'
 import { useDay } from './useDay'
 import { later } from '../ui/later'
+import HowWas from '../watching/HowWas.vue'
 
 /** The first screen of the day: coffee, the dogs at the door. What is due, and who may still have what, in one tap. */
 /** so long a tap waits for its dog's day */
@@ -190,6 +191,7 @@ const backs = computed(() =>
         >
         <div v-else class="today__halves">
             <div class="today__door">
+                <HowWas :asks="day.asksAfter.value" />
                 <section class="hand-row" aria-label="In the hand">
                     <button
                         v-for="one in inReach"

@@ -53,6 +53,8 @@ describe('a day', () => {
         given: [entry('old', 'b', '1')],
         loans: [],
         weigh: [],
+        watch: [],
+        lacking: [],
     }
 
     it('takes the dogs that were told of, by the batches and not by their numbers', () => {
@@ -71,6 +73,8 @@ describe('a day', () => {
             given: [entry('new', 'a', '2')],
             loans: [],
             weigh: [],
+            watch: [],
+            lacking: [],
         }
         const now = dayWith(day, told)
         expect(now.dogs[0]?.leftKcal).toBe(30)

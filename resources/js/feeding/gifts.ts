@@ -43,6 +43,7 @@ export function dayWith(day: KitchenDay, told: KitchenDay): KitchenDay {
         ...day,
         dogs: day.dogs.map((dog) => dogs.find((one) => one.dogId === dog.dogId) ?? dog),
         loans: [...day.loans.filter((one) => !ids.has(one.dog)), ...told.loans],
+        lacking: [...day.lacking.filter((one) => !ids.has(one)), ...told.lacking],
         given: [...day.given.filter((one) => !ids.has(one.dog)), ...told.given].toSorted((one, two) => one.at.localeCompare(two.at)),
     }
 }

@@ -199,7 +199,10 @@ export function useDay() {
         }
     }
 
-    return { day, today, given, problem, refused, isOld, unreckoned, dogOf, mayOf, nameOf, poisonOf, give, borrow, takeBack, load }
+    /** whom the page asks after, of the day that is shown */
+    const asksAfter = computed(() => (day.value?.date === today.value ? day.value.watch : []))
+
+    return { day, today, given, asksAfter, problem, refused, isOld, unreckoned, dogOf, mayOf, nameOf, poisonOf, give, borrow, takeBack, load }
 }
 
 export type DayOnPage = ReturnType<typeof useDay>

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api } from '../api/client'
 import type { Bag, BagWithActs, JarAct } from '../api/types.generated'
-import { bakeNext } from '../feeding/bakeNext'
+import { useNextBakes } from '../feeding/useNextBakes'
 import { wordsOf } from '../kitchen/useKitchen'
 import { writtenDate } from '../ui/dates'
 import { dayIn, grams, pieces } from '../ui/format'
@@ -60,19 +60,12 @@ const alike = computed(() =>
     ),
 )
 /** Recipes that take what was opened, for whom they are cleared. */
-const bakes = computed(() =>
-    props.bag.content !== 'food' || isOver.value
-        ? []
-        : bakeNext(props.jars.kitchen.recipes, {
-              dogs: props.jars.kitchen.dogs,
-              bags: [props.bag],
-              batches: props.jars.kitchen.all.batches.items,
-              day: null,
-              today: props.jars.today.value,
-          })
-              .filter((one) => one.uses.length > 0)
-              .slice(0, 4),
+const MOST_BAKES = 4
+const nexts = useNextBakes([() => props.bag.id, () => props.jars.kitchen.number, isOver], () =>
+    props.bag.content !== 'food' || isOver.value || props.bag.number === 0 ? null : { bag: props.bag.id },
 )
+const bakes = computed(() => nexts.value.filter((one) => one.uses.includes(props.bag.id)).slice(0, MOST_BAKES))
+const nameOf = (id: string): string => props.jars.kitchen.dogs.find((one) => one.id === id)?.name ?? 'another dog'
 const undone = computed(() => new Set((history.value?.acts ?? []).map((one) => one.corrects).filter((one) => one != null)))
 
 watch(
@@ -189,9 +182,9 @@ const toggle = (what: 'move' | 'split' | 'pour' | 'throw'): void => {
             }}</v-btn>
         </div>
         <ul v-if="bakes.length > 0" class="hand__bakes" aria-label="Bake from it">
-            <li v-for="one in bakes" :key="one.slip.id">
-                <router-link :to="`/card/${one.slip.id}`">{{ one.slip.title }}</router-link> takes it, for
-                {{ one.dogs.map((dog) => dog.name).join(', ') }}
+            <li v-for="one in bakes" :key="one.recipe">
+                <router-link :to="`/card/${one.recipe}`">{{ one.title }}</router-link> takes it, for
+                {{ one.dogs.map(nameOf).join(', ') }}
             </li>
         </ul>
         <div class="hand__acts" role="group" aria-label="What to do with it">

@@ -25,7 +25,7 @@ watch(open, (is) => {
     <v-dialog v-model="open" max-width="620" aria-labelledby="calendar-title">
         <div class="paper">
             <h2 id="calendar-title">The days of this kitchen in your calendar</h2>
-            <p>Best before of every bag, what to thaw when, bakes that are planned, whom to weigh, and when a vet's word runs out.</p>
+            <p>Best before of every bag, what to thaw when, bakes that are planned, whom to weigh, what is tried, and when a vet's word runs out.</p>
             <p><a class="link-button" href="/api/calendar" download="mild-bowl.ics">Save it as a file</a></p>
             <template v-if="address !== null">
                 <v-text-field :model-value="address" label="Address to subscribe to" readonly @focus="($event.target as HTMLInputElement).select()" />

@@ -31,6 +31,7 @@ const KINDS: Record<string, string> = {
     places: 'place',
     stock: 'at hand',
     planned: 'planned bake',
+    trials: 'trial',
 }
 
 async function look(): Promise<void> {

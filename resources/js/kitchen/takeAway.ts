@@ -3,7 +3,8 @@ import type { Outbox } from '../api/outbox'
 import { tell } from '../ui/notices'
 import { wordsOf, type KitchenOnPage } from './useKitchen'
 
-type Kind = 'dogs' | 'recipes' | 'products' | 'names' | 'foods' | 'swaps' | 'prices' | 'batches' | 'accepted' | 'places' | 'stock' | 'planned'
+type Kind =
+    'dogs' | 'recipes' | 'products' | 'names' | 'foods' | 'swaps' | 'prices' | 'batches' | 'accepted' | 'places' | 'stock' | 'planned' | 'trials'
 
 /**
  * Takes something away, with the way back in sight: what has not left the page yet is simply not sent, the rest comes out of the trash.

@@ -12,6 +12,7 @@ import {
     type RecipeFields,
     type PlannedFields,
     type StockFields,
+    type TrialFields,
     type ConfirmationFields,
 } from '../api/client'
 import { Outbox } from '../api/outbox'
@@ -38,9 +39,10 @@ import type {
     Slip,
     PlannedBake,
     StockItem,
+    Trial,
     Vocabulary,
 } from '../api/types.generated'
-import { dogWith, kitchenWith, productWith, slipOf, slipWith } from './written'
+import { dogWith, kitchenWith, productWith, slipOf, slipWith, trialWith } from './written'
 import { useCollection, type Collection } from './useCollection'
 import { given } from '../ui/given'
 
@@ -101,6 +103,11 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             over: (fields, one) => ({ batchId: one?.batchId ?? null, ...fields }),
             called: () => 'a planned bake',
         }),
+        trials: useCollection<Trial, TrialFields>(outbox, 'trials', {
+            inOrder: (one, two) => (one.from < two.from ? -1 : 1),
+            over: trialWith,
+            called: () => 'a trial',
+        }),
         stock: useCollection<StockItem, StockFields>(outbox, 'stock', { called: (one) => nameOf(one.ingredient ?? '') }),
         bags: useCollection<Bag>(outbox, 'bags', { called: (one) => `bag ${one.number ?? ''}` }),
         accepted: useCollection<AcceptedFactor>(outbox, 'accepted', { called: (one) => one.says ?? 'a lesson' }),
@@ -139,7 +146,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         [
             dogs,
             () => JSON.stringify(kitchen.value),
-            ...(['products', 'names', 'foods', 'swaps', 'prices', 'words', 'accepted'] as const).map((kind) => () => all[kind].items),
+            ...(['products', 'names', 'foods', 'swaps', 'prices', 'words', 'accepted', 'trials'] as const).map((kind) => () => all[kind].items),
         ],
         () => {
             version.value++
@@ -195,6 +202,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         // what a first page may show is asked for at once, beside the rest
         void all.places.load().catch(() => undefined)
         void all.planned.load().catch(() => undefined)
+        void all.trials.load().catch(() => undefined)
         void all.stock.load().catch(() => undefined)
         void all.bags.load().catch(() => undefined)
         try {
@@ -236,6 +244,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             'bags',
             'stock',
             'planned',
+            'trials',
         ] as const)
             (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
         all.words.took(

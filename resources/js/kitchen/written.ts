@@ -1,7 +1,16 @@
-import type { DogFields, KitchenFields, ProductFields, RecipeFields } from '../api/client'
-import type { Dog, Kitchen, Product, Recipe, Slip } from '../api/types.generated'
+import type { DogFields, KitchenFields, ProductFields, RecipeFields, TrialFields } from '../api/client'
+import type { Dog, Kitchen, Product, Recipe, Slip, Trial } from '../api/types.generated'
 
 /** How things look with fields that were written and that the kitchen has not taken yet: what follows from them is not known, and says so. */
+
+const NEW_TRIAL: Pick<Trial, 'days' | 'lastDay' | 'vetSaid' | 'endedOn' | 'outcome' | 'saw'> = {
+    days: 14,
+    lastDay: '',
+    vetSaid: false,
+    endedOn: null,
+    outcome: null,
+    saw: null,
+}
 
 const NEW_DOG: Omit<Dog, 'id' | 'version' | 'name'> = {
     weightKg: null,
@@ -39,6 +48,19 @@ export function dogWith({ weight, ...written }: DogFields, one: Dog | null): Par
         ...(one === null ? NEW_DOG : {}),
         ...fields,
         ...(weight === undefined ? {} : { weightSaid: weight }),
+    }
+}
+
+/** A trial; what it means today the kitchen says. */
+export function trialWith(fields: TrialFields, one: Trial | null): Partial<Trial> {
+    const isOpen = fields.outcome === undefined ? (one?.isOpen ?? true) : fields.outcome === null
+
+    return {
+        ...(one === null ? NEW_TRIAL : {}),
+        ...fields,
+        isOpen,
+        isDue: isOpen && (one?.isDue ?? false),
+        says: isOpen ? (one?.says ?? 'waits for the kitchen') : 'ended',
     }
 }
 

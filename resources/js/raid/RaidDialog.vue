@@ -2,11 +2,18 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { AskedRaid } from '../api/asked'
-import type { Dog, RaidAnswer } from '../api/types.generated'
+import type { Dog, DogGiven, Gift, RaidAnswer } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
+import { kitchenTime } from '../api/client'
+import { useOutbox } from '../kitchen/useOutbox'
+import { useToday } from '../kitchen/useToday'
+import { hourOf } from '../making/clockwork'
+import { usePerson } from '../making/usePerson'
+import { dayAfter } from '../watching/days'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
-import { figure } from '../ui/format'
+import { writtenDate } from '../ui/dates'
+import { figure, pieces } from '../ui/format'
 import { refusedIn } from '../ui/refused'
 import SwitchRow from '../ui/SwitchRow.vue'
 import { useUnits } from '../ui/useUnits'
@@ -17,13 +24,18 @@ import { useDraft } from '../ui/useDraft'
 /** A dog got at something. Two taps: this, then the dog. The words to act on stand there from the first moment. */
 const open = defineModel<boolean>({ required: true })
 const kitchen = useKitchen()
+const outbox = useOutbox()
+const person = usePerson()
+const today = useToday()
 const { sheet } = useSheet()
 const units = useUnits()
 
 /** What is told in a hurry is there again after a wrong key or a reload; what was told this morning is not of now. */
 const LASTS_MS = 60 * 60 * 1000
 const form = reactive({
-    kind: 'food' as 'food' | 'recipe' | 'product',
+    kind: 'food' as 'food' | 'bag' | 'recipe' | 'product',
+    bagId: null as string | null,
+    left: null as number | null,
     food: '',
     pieces: null as number | null,
     recipeId: null as string | null,
@@ -52,6 +64,71 @@ const recipes = computed(() => [
     ...kitchen.recipes.map(({ id, title }) => ({ id, title, asked: { id } as AskedRaid['recipe'] })),
 ])
 
+/** What stands on the shelves, that which was touched last in front: it is most likely that one. */
+const bags = computed(() =>
+    kitchen.all.bags.items
+        .filter((one) => one.state === 'here' && one.number > 0)
+        .toSorted((one, two) => Number(one.frozen) - Number(two.frozen) || two.number - one.number)
+        .map((one) => ({
+            ...one,
+            said: `${one.number} ${one.title}${one.content === 'food' ? '' : `, ${pieces(one.pieces)} in it`}`,
+        })),
+)
+const bag = computed(() => bags.value.find((one) => one.id === form.bagId) ?? null)
+const isCounted = computed(() => bag.value !== null && bag.value.content !== 'food')
+const gone = computed(() => (bag.value === null || form.left === null ? null : bag.value.pieces - form.left))
+const missing = computed(() => {
+    if (bag.value === null || !isCounted.value) return null
+    if (gone.value === null) return `There were ${pieces(bag.value.pieces)} in it. Left empty: all of them.`
+
+    return gone.value > 0 ? `${pieces(gone.value)} are missing of ${pieces(bag.value.pieces)}.` : 'None is missing then.'
+})
+/** All it was given in the last two days, for the sheet. */
+const lately = ref<DogGiven | null>(null)
+const LATELY = 2
+const given = computed(() => (lately.value?.given ?? []).filter((one) => !one.undone))
+const date = (iso: string): string => writtenDate(iso, kitchen.kitchen?.datesAs ?? 'dmy')
+async function askLately(of: string, mine: number): Promise<void> {
+    try {
+        const told = await api.dogGiven(of, dayAfter(today.value, -LATELY), today.value)
+        if (mine === turn) lately.value = told
+    } catch {
+        // the sheet stands without it, and says so
+        if (mine === turn) lately.value = null
+    }
+}
+/** It is in the ledger then, and out of the bag. */
+const written = ref(false)
+async function writeDown(): Promise<void> {
+    if (dog.value === null || bag.value === null) return
+    const much = gone.value ?? bag.value.pieces
+    const gift: Gift = {
+        id: crypto.randomUUID(),
+        at: new Date(kitchenTime()).toISOString(),
+        by: person.name.value,
+        bag: bag.value.id,
+        dogs: [{ dog: dog.value.id, pieces: much }],
+        raid: true,
+    }
+    problem.value = null
+    try {
+        await outbox.put({
+            method: 'POST',
+            path: 'given',
+            kind: 'given',
+            id: gift.id,
+            key: gift.id,
+            name: `what ${dog.value.name} helped itself to`,
+            body: gift as unknown as Record<string, unknown>,
+            base: null,
+            apart: true,
+        })
+        written.value = true
+    } catch (error) {
+        problem.value = wordsOf(error)
+    }
+}
+
 let turn = 0
 
 watch(
@@ -65,6 +142,8 @@ watch(
         }
         dog.value = null
         answer.value = null
+        lately.value = null
+        written.value = false
         problem.value = null
         form.recipeId ??= sheet.value.recipeId ?? (sheet.value.text.trim() === '' ? null : 'bench')
     },
@@ -79,25 +158,39 @@ async function count(): Promise<void> {
     const what =
         form.kind === 'food'
             ? { food: form.food }
-            : form.kind === 'product'
-              ? product === undefined
+            : form.kind === 'bag'
+              ? bag.value === null || (isCounted.value && gone.value !== null && gone.value <= 0)
                   ? null
-                  : { product: { id: product.id, grams: form.grams ?? 0 } }
-              : recipe === undefined
-                ? null
-                : { recipe: { ...recipe.asked, ...(form.pieces === null ? {} : { pieces: form.pieces }) } }
+                  : { bag: { id: bag.value.id, pieces: isCounted.value ? (gone.value ?? bag.value.pieces) : null } }
+              : form.kind === 'product'
+                ? product === undefined
+                    ? null
+                    : { product: { id: product.id, grams: form.grams ?? 0 } }
+                : recipe === undefined
+                  ? null
+                  : { recipe: { ...recipe.asked, ...(form.pieces === null ? {} : { pieces: form.pieces }) } }
     if (form.kind === 'product' && product !== undefined && form.grams === null) {
         problem.value = 'Say about how many grams; the most it may have been.'
         return
     }
     if (what === null) {
-        problem.value = form.kind === 'product' ? 'Choose the product.' : 'Choose the recipe.'
+        problem.value =
+            form.kind === 'product'
+                ? 'Choose the product.'
+                : form.kind === 'bag'
+                  ? bag.value === null
+                      ? 'Choose the bag.'
+                      : 'None is missing then: say how many are left in it now.'
+                  : 'Choose the recipe.'
         return
     }
     const mine = ++turn
     try {
-        const given = await api.raid({ dog: dog.value.id, ...what, ...(form.when.trim() === '' ? {} : { when: form.when }) })
-        if (mine === turn) answer.value = given
+        const told = await api.raid({ dog: dog.value.id, ...what, ...(form.when.trim() === '' ? {} : { when: form.when }) })
+        if (mine !== turn) return
+        answer.value = told
+        written.value = false
+        void askLately(dog.value.id, mine)
     } catch (error) {
         if (mine === turn) problem.value = wordsOf(error)
     }
@@ -153,6 +246,7 @@ function print(): void {
                     label="What it took"
                     :items="[
                         { value: 'food', title: 'a food' },
+                        { value: 'bag', title: 'out of a bag' },
                         { value: 'recipe', title: 'treats of mine' },
                         { value: 'product', title: 'a product' },
                     ]"
@@ -164,6 +258,20 @@ function print(): void {
                     rows="2"
                     placeholder="100 g dark chocolate"
                 />
+                <template v-else-if="form.kind === 'bag'">
+                    <v-autocomplete v-model="form.bagId" label="Which bag" placeholder="choose" :items="bags" item-title="said" item-value="id" />
+                    <NumberField
+                        v-if="bag !== null"
+                        label="How many are left in it now"
+                        :short="false"
+                        :value="form.left"
+                        :least="0"
+                        of="low"
+                        live
+                        @meant="form.left = $event"
+                    />
+                    <p v-if="missing !== null" class="raid__missing" role="status">{{ missing }}</p>
+                </template>
                 <template v-else-if="form.kind === 'recipe'">
                     <v-autocomplete
                         v-model="form.recipeId"
@@ -234,10 +342,22 @@ function print(): void {
                 <section class="raid__sheet" aria-label="To read out to the vet">
                     <h3>To read out to the vet</h3>
                     <p v-for="line in answer.sheet" :key="line">{{ line }}</p>
+                    <h4>Given in the last two days, as it was written down</h4>
+                    <p v-if="lately === null">The book cannot be asked just now.</p>
+                    <p v-else-if="given.length === 0">Nothing was written down. Its meals are not in this book.</p>
+                    <p v-for="one in given" :key="one.id">
+                        {{ date(one.on) }} {{ hourOf(one.at, kitchen.kitchen?.timezone) }}: {{ one.pieces === null ? '' : `${pieces(one.pieces)} `
+                        }}{{ one.words }}<template v-if="one.unsure"> (not sure that it had it)</template>
+                    </p>
+                    <p v-for="day in lately?.days ?? []" :key="day.on" class="hint">
+                        In it on {{ date(day.on) }}: {{ day.foods.map((food) => lately?.names[food] ?? food).join(', ') }}.
+                    </p>
                 </section>
                 <p class="paper__ends">
-                    <v-btn @click="answer = null">Change it</v-btn><v-btn variant="outlined" @click="print">Print</v-btn
-                    ><v-btn @click="open = false">Close</v-btn>
+                    <v-btn v-if="form.kind === 'bag' && bag?.content === 'treats' && !written" variant="flat" color="primary" @click="writeDown"
+                        >Write it down: out of the bag</v-btn
+                    ><span v-else-if="written" role="status">Written down, and out of the bag.</span><v-btn @click="answer = null">Change it</v-btn
+                    ><v-btn variant="outlined" @click="print">Print</v-btn><v-btn @click="open = false">Close</v-btn>
                 </p>
             </template>
         </div>

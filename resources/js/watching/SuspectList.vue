@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { SuspectsOfKind } from '../api/types.generated'
+
+/** What the days say of each food, the likeliest first: every day a square, those with it in the upper row and those without in the lower. */
+const props = defineProps<{ of: SuspectsOfKind; signs: string; nameOf: (id: string) => string; says: string; busy: boolean }>()
+const emit = defineEmits<{ leaveOut: [foods: string[], days: number] }>()
+const STRENGTH = { strong: 'strong', some: 'some', weak: 'weak', none: 'nothing' } as const
+const MOST = 6
+const all = ref(false)
+const shown = computed(() => (all.value ? props.of.suspects : props.of.suspects.slice(0, MOST)))
+const isSaid = computed(() => props.of.suspects.some((one) => one.strength !== 'none'))
+const COLUMNS = 40
+
+/** Bad days first: a row whose dark part is long is one to look at. */
+function squares(bad: number, good: number): { n: number; bad: boolean; x: number; y: number }[] {
+    return Array.from({ length: bad + good }, (_, n) => ({ n, bad: n < bad, x: (n % COLUMNS) * 8, y: Math.floor(n / COLUMNS) * 8 }))
+}
+const high = (count: number): number => Math.max(8, Math.ceil(count / COLUMNS) * 8)
+</script>
+
+<template>
+    <section class="suspects" :aria-label="`What goes with ${signs}`">
+        <h2>What goes with {{ signs }}</h2>
+        <p v-if="of.suspects.length === 0" class="hint">
+            No food was given on at least three days and left out on at least three: nothing can be said yet.
+        </p>
+        <p v-else-if="!isSaid">Nothing speaks against any of what it ate.</p>
+        <div v-if="of.nextTest !== null" class="suspects__next">
+            <p>
+                <b
+                    >Next: leave out {{ of.nextTest.leaveOut.map(nameOf).join(', ') }} for {{ of.nextTest.days }} days<template
+                        v-if="of.nextTest.keep.length > 0"
+                        >, and go on with {{ of.nextTest.keep.map(nameOf).join(', ') }}</template
+                    >.</b
+                >
+                {{ of.nextTest.why }}
+            </p>
+            <v-btn variant="tonal" :disabled="busy" @click="emit('leaveOut', of.nextTest.leaveOut, of.nextTest.days)">Begin leaving it out</v-btn>
+        </div>
+        <ol class="suspects__list">
+            <li v-for="one in shown" :key="one.food" class="suspect" :class="`suspect--${one.strength}`">
+                <p class="suspect__name">
+                    <b>{{ nameOf(one.food) }}</b> <span class="suspect__word">{{ STRENGTH[one.strength] }}</span>
+                </p>
+                <div class="suspect__days" aria-hidden="true">
+                    <span>with</span>
+                    <svg :viewBox="`0 0 ${COLUMNS * 8} ${high(one.a + one.b)}`" :width="COLUMNS * 8" :height="high(one.a + one.b)">
+                        <rect
+                            v-for="it in squares(one.a, one.b)"
+                            :key="it.n"
+                            :x="it.x"
+                            :y="it.y"
+                            width="6.4"
+                            height="6.4"
+                            :class="it.bad ? 'suspect__bad' : 'suspect__good'"
+                        />
+                    </svg>
+                    <span>without</span>
+                    <svg :viewBox="`0 0 ${COLUMNS * 8} ${high(one.c + one.d)}`" :width="COLUMNS * 8" :height="high(one.c + one.d)">
+                        <rect
+                            v-for="it in squares(one.c, one.d)"
+                            :key="it.n"
+                            :x="it.x"
+                            :y="it.y"
+                            width="6.4"
+                            height="6.4"
+                            :class="it.bad ? 'suspect__bad' : 'suspect__good'"
+                        />
+                    </svg>
+                </div>
+                <p class="suspect__says">{{ one.says }}</p>
+                <details>
+                    <summary>How it was counted</summary>
+                    <p class="hint">
+                        {{ one.a }} bad and {{ one.b }} good days with it, {{ one.c }} bad and {{ one.d }} good without. Were there nothing in it, so
+                        many would fall on its days once in {{ one.p >= 0.5 ? 'two times or oftener' : `${Math.round(1 / one.p)} times` }} (Fisher's
+                        exact test, one-sided, p {{ one.p.toPrecision(2) }}); with all foods that were looked at counted (Holm):
+                        {{ one.adjusted.toPrecision(2) }}.
+                    </p>
+                </details>
+            </li>
+        </ol>
+        <v-btn v-if="of.suspects.length > MOST" variant="text" @click="all = !all">{{
+            all ? 'Only the first' : `All ${of.suspects.length} that can be told apart`
+        }}</v-btn>
+        <p class="suspects__says">{{ says }}</p>
+    </section>
+</template>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { api } from '../api/client'
+import type { DogGiven } from '../api/types.generated'
+import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useToday } from '../kitchen/useToday'
+import { hourOf } from '../making/clockwork'
+import { writtenDate } from '../ui/dates'
+import { age, figure, pieces } from '../ui/format'
+import SwitchRow from '../ui/SwitchRow.vue'
+import { useUnits } from '../ui/useUnits'
+import { dayAfter, dayInWords, daysOf, entryInWords } from './days'
+import SeasonBoard from './SeasonBoard.vue'
+import { useSeason } from './useSeason'
+
+/** A dog's days for its vet, on a page to print: who it is, what it ate in the last two days, what was seen, its trials and weights. */
+const kitchen = useKitchen()
+const route = useRoute()
+const units = useUnits()
+const today = useToday()
+const id = computed(() => String(route.params['id']))
+const dog = computed(() => kitchen.all.dogs.of(id.value) ?? null)
+const long = ref<14 | 70 | 365>(70)
+const to = computed(() => today.value)
+const from = computed(() => dayAfter(to.value, 1 - long.value))
+const { season, problem, nameOf } = useSeason(id, from, to)
+const days = computed(() => (season.value === null ? [] : daysOf(season.value)))
+const lately = shallowRef<DogGiven | null>(null)
+const refused = ref<string | null>(null)
+const LATELY = 2
+watch(
+    [id, today, () => kitchen.number],
+    async () => {
+        try {
+            lately.value = await api.dogGiven(id.value, dayAfter(today.value, -LATELY), today.value)
+            refused.value = null
+        } catch (error) {
+            refused.value = wordsOf(error)
+        }
+    },
+    { immediate: true },
+)
+const given = computed(() => (lately.value?.given ?? []).filter((one) => !one.undone))
+const foodsOn = (on: string): string =>
+    (lately.value?.days.find((one) => one.on === on)?.foods ?? []).map((food) => lately.value?.names[food] ?? food).join(', ')
+const BAD_FROM = 4
+const looked = computed(() =>
+    (season.value?.suspects.kinds ?? [])
+        .filter((one) => days.value.some((day) => (day.scores[one.kind] ?? 0) >= (one.kind === 'vomiting' ? 0.1 : BAD_FROM)))
+        .map((one) => ({ ...one, name: kitchen.choices?.signs.find((of) => of.kind === one.kind)?.name ?? one.kind }))
+        .filter((one) => one.suspects.some((of) => of.strength !== 'none')),
+)
+const MOST = 40
+const seen = computed(() =>
+    (season.value?.entries ?? [])
+        .filter((one) => !one.undone && (one.kind === 'note' || (one.kind === 'sign' && (one.said.score ?? 0) > 0)))
+        .toReversed()
+        .slice(0, MOST),
+)
+const WINDOW = 3
+const foods = computed(() =>
+    (looked.value[0]?.suspects ?? [])
+        .slice(0, 3)
+        .map((one) => ({
+            id: one.food,
+            name: nameOf(one.food),
+            ate: new Set(days.value.filter((day) => day.given?.foods.includes(one.food) === true).map((day) => day.on)),
+        }))
+        .filter((one) => one.ate.size > 0),
+)
+const chosen = ref(to.value)
+const date = (iso: string): string => writtenDate(iso, kitchen.kitchen?.datesAs ?? 'dmy')
+const trials = computed(() => (season.value?.trials ?? []).toReversed())
+const facts = computed(() => {
+    const of = dog.value
+    if (of === null) return ''
+    const conditions = of.conditions.map((one) => kitchen.choices?.conditions.find((it) => it.id === one)?.name ?? one)
+
+    return [
+        of.breed ?? 'breed not known',
+        age(of.ageMonths),
+        units.weight(of),
+        of.sex === null ? null : `${of.sex}${of.neutered === true ? ', neutered' : ''}`,
+        of.bodyCondition === null ? null : `body condition ${of.bodyCondition} of 9`,
+        of.allergies.length === 0 ? null : `allergic to ${of.allergies.join(', ')}`,
+        conditions.length === 0 ? null : conditions.join(', '),
+        of.medicines.length === 0 ? null : `on ${of.medicines.join(', ')}`,
+    ]
+        .filter((one) => one !== null)
+        .join('; ')
+})
+function print(): void {
+    window.print()
+}
+</script>
+
+<template>
+    <div class="place vet-print">
+        <header class="place__head vet-print__head">
+            <h1>{{ dog?.name ?? '' }}, for the vet</h1>
+            <div class="season__tools">
+                <SwitchRow
+                    v-model="long"
+                    label="How far back"
+                    :items="[
+                        { value: 14, title: 'Two weeks' },
+                        { value: 70, title: 'Ten weeks' },
+                        { value: 365, title: 'A year' },
+                    ]"
+                />
+                <v-btn variant="flat" color="primary" @click="print">Print</v-btn>
+                <v-btn variant="text" :to="`/dogs/${id}/days`">To its days</v-btn>
+            </div>
+        </header>
+        <p v-if="(problem ?? refused) !== null" class="problem" role="alert">{{ problem ?? refused }}</p>
+        <article v-if="dog !== null && season !== null" class="paper vet-print__page" aria-label="The page">
+            <p class="vet-print__facts">
+                <b>{{ dog.name }}</b>: {{ facts }}. Printed {{ date(today) }}.
+            </p>
+            <section>
+                <h2>Eaten in the last two days, as it was written down</h2>
+                <p v-if="given.length === 0">Nothing was written down. Its own meals are not in this book.</p>
+                <ul class="vet-print__given">
+                    <li v-for="one in given" :key="one.id">
+                        {{ date(one.on) }} {{ hourOf(one.at, kitchen.kitchen?.timezone) }}: {{ one.pieces === null ? '' : `${pieces(one.pieces)} `
+                        }}{{ one.words }}<template v-if="one.unsure"> (not sure that it had it)</template>
+                    </li>
+                </ul>
+                <p v-for="day in lately?.days ?? []" :key="day.on" class="hint">
+                    In it on {{ date(day.on) }}: {{ foodsOn(day.on) }}; {{ figure(day.kcal) }} kcal in all.
+                </p>
+            </section>
+            <section>
+                <h2>{{ dayInWords(from) }} to {{ dayInWords(to) }}</h2>
+                <SeasonBoard
+                    v-model="chosen"
+                    :days="days"
+                    :season="season"
+                    :name="dog.name"
+                    :kind="looked[0]?.kind ?? null"
+                    :bad-from="BAD_FROM"
+                    :window="looked[0] === undefined || looked[0].kind === 'gut' || looked[0].kind === 'vomiting' ? 1 : WINDOW"
+                    :foods="foods"
+                />
+            </section>
+            <section v-if="looked.length > 0">
+                <h2>What goes with it</h2>
+                <template v-for="one in looked" :key="one.kind">
+                    <p v-for="of in one.suspects.filter((it) => it.strength !== 'none').slice(0, 3)" :key="of.food">
+                        <b>{{ one.name }}, {{ nameOf(of.food) }}</b> ({{ of.strength }}): {{ of.says }}
+                    </p>
+                </template>
+            </section>
+            <p class="hint">{{ season.suspects.says }}</p>
+            <section v-if="seen.length > 0">
+                <h2>Seen</h2>
+                <ul class="vet-print__seen">
+                    <li v-for="one in seen" :key="one.id">
+                        {{ date(one.on) }}: {{ entryInWords(one, kitchen.choices?.signs ?? [], kitchen.choices?.hows ?? []) }}
+                    </li>
+                </ul>
+            </section>
+            <section v-if="trials.length > 0">
+                <h2>Trials</h2>
+                <p v-for="one in trials" :key="one.id">
+                    {{ one.foods.map(nameOf).join(', ') }} ({{ one.kind.replaceAll('-', ' ') }}), {{ date(one.from)
+                    }}{{ one.endedOn === null ? '' : ` to ${date(one.endedOn)}` }}:
+                    {{ one.outcome === null ? one.says : one.outcome === 'well' ? 'went well' : (one.saw ?? 'broken off') }}.
+                </p>
+            </section>
+            <section v-if="season.weighings.length > 0">
+                <h2>Weights</h2>
+                <p>
+                    <template v-for="(one, n) in season.weighings.slice(-12)" :key="one.on"
+                        >{{ n > 0 ? '; ' : '' }}{{ date(one.on) }}: {{ units.kg(one.kg)
+                        }}<template v-if="one.bodyCondition !== null"> (body {{ one.bodyCondition }} of 9)</template></template
+                    >.
+                </p>
+            </section>
+            <p class="hint">{{ kitchen.choices?.standingWords }}</p>
+        </article>
+    </div>
+</template>
