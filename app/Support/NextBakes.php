@@ -25,7 +25,7 @@ final readonly class NextBakes
         WHERE r.kitchen_id = :of AND r.deleted_at IS NULL AND r.judged->>'of' = :mark AND jsonb_array_length(r.judged->'clearedFor') > 0
         SQL;
 
-    public function __construct(private CurrentKitchen $current, private KitchenState $state, private KitchenClock $clock, private WatchedDogs $watched) {}
+    public function __construct(private CurrentKitchen $current, private KitchenState $state, private KitchenClock $clock, private WatchedDogs $watched, private KitchenParts $parts) {}
 
     /**
      * @param  list<string>  $lacking  ids of dogs for whom nothing stands in the jars
@@ -40,8 +40,11 @@ final readonly class NextBakes
             $eaters[] = new Eater($dog->id, array_values(array_map(strval(...), $dog->dislikes ?? [])), $this->watched->tastesOf($dog->id), in_array($dog->id, $lacking, true));
         }
 
+        $catalogue = $this->parts->catalogue();
+        $called = static fn (array $one): array => ['food' => $catalogue->called($one['food'])] + $one;
+
         return array_map(static fn (BakeNext $one): array => [
-            'recipe' => $one->candidate->recipe, 'title' => $one->candidate->title, 'uses' => array_column($one->uses, 'bag'), 'dogs' => $one->dogs, 'refuse' => $one->refuse, 'lack' => $one->lack, 'like' => $one->like, 'there' => $one->candidate->there,
+            'recipe' => $one->candidate->recipe, 'title' => $one->candidate->title, 'uses' => array_column($one->uses, 'bag'), 'dogs' => $one->dogs, 'refuse' => array_map($called, $one->refuse), 'lack' => $one->lack, 'like' => $one->like, 'there' => $one->candidate->there,
         ], $this->ordered($eaters, $bag));
     }
 

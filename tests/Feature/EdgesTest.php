@@ -59,7 +59,7 @@ it('refuses a price that would be kept as nothing', function (float $grams, int 
 })->with([[0.001, 422], [0.0049, 422], [0.01, 201], [100000, 201]]);
 
 it('keeps photographs and nothing that only says it is one', function (): void {
-    $png = base64_encode("\x89PNG\r\n\x1A\n".str_repeat('x', 20));
+    $png = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
     $id = $this->postJson('/api/photos', ['image' => $png])->assertCreated()->json('id');
     $shown = $this->get("/api/photos/$id")->assertOk()->assertHeader('Content-Type', 'image/png');
     expect(base64_encode((string) $shown->getContent()))->toBe($png);
@@ -67,6 +67,8 @@ it('keeps photographs and nothing that only says it is one', function (): void {
         $this->postJson('/api/photos', ['image' => base64_encode($other)])->assertStatus(422)->assertJsonPath('path', '/image');
     }
     $this->postJson('/api/photos', ['image' => 'no base64!'])->assertStatus(422);
+    $large = "\x89PNG\r\n\x1A\n".pack('N', 13).'IHDR'.pack('NN', 9000, 6667)."\x08\x02\0\0\0".pack('N', 0);
+    $this->postJson('/api/photos', ['image' => base64_encode($large)])->assertStatus(422)->assertJsonPath('message', 'A photograph may have at most 50 million points: this one has 9000 × 6667. Make it smaller first.');
     $recipe = $this->postJson('/api/recipes', ['title' => 'Seen', 'text' => '1 egg', 'photoId' => $id])->assertCreated()->assertJsonPath('photoId', $id)->json();
     expect(collect($this->getJson('/api/shelf')->json())->firstWhere('id', $recipe['id'])['photoId'])->toBe($id);
     $this->patchJson("/api/recipes/{$recipe['id']}", ['photoId' => fake()->uuid()])->assertStatus(422);

@@ -10,6 +10,9 @@ final class PhotoRequest extends StrictRequest
     /** As many bytes as a kitchen keeps of one. */
     private const MOST = 2_000_000;
 
+    /** A small file can unpack to a picture that fills the memory of whoever opens it. */
+    private const MOST_PIXELS = 50_000_000;
+
     private const BEGINS = ['image/jpeg' => "\xFF\xD8\xFF", 'image/png' => "\x89PNG\r\n\x1A\n", 'image/webp' => 'RIFF'];
 
     /** @return array<string, mixed> */
@@ -19,6 +22,12 @@ final class PhotoRequest extends StrictRequest
             $bytes = is_string($value) ? base64_decode($value, true) : false;
             if ($bytes === false || strlen($bytes) > self::MOST || self::typeOf($bytes) === null) {
                 $fail('This is no photograph in JPEG, PNG or WebP of at most 2 MB.');
+
+                return;
+            }
+            $size = @getimagesizefromstring($bytes);
+            if (is_array($size) && $size[0] * $size[1] > self::MOST_PIXELS) {
+                $fail('A photograph may have at most '.intdiv(self::MOST_PIXELS, 1_000_000)." million points: this one has {$size[0]} × {$size[1]}. Make it smaller first.");
             }
         }]];
     }

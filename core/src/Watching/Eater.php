@@ -19,7 +19,7 @@ final readonly class Eater
 
     /**
      * What of these foods it is known to refuse: as it was told ("big crumbly apple" is told of apple; what it refuses raw it may like
-     * baked), or as it showed. Null where nothing.
+     * baked), or the id of one that it showed. Null where nothing.
      *
      * @param  list<string>  $foods  by id
      */
@@ -35,7 +35,7 @@ final readonly class Eater
         }
         foreach ($foods as $food) {
             if ($this->liking($food) === Liking::Refused) {
-                return self::plain($food);
+                return $food;
             }
         }
 

@@ -245,7 +245,7 @@ const cut = (text: string): string => (text.length > 17 ? `${text.slice(0, 16)}â
                         text-anchor="middle"
                         class="board__small"
                     >
-                        body {{ one.bodyCondition }} of 9
+                        {{ w < 700 ? '' : 'body ' }}{{ one.bodyCondition }} of 9
                     </text>
                 </g>
             </g>
