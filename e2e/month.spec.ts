@@ -1,12 +1,11 @@
-import { execFileSync } from 'node:child_process'
-import type { BrowserContext, Locator, Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
+import { Days } from './clock'
 import { expect, freshKitchen, test } from './support'
 
 /** A month of a kitchen's life, lived day by day in the page, against a reckoning that is written apart, here. */
 freshKitchen()
 
 const TITLE = 'Month coins'
-const MS_A_DAY = 86_400_000
 
 interface KeptBag {
     id: string
@@ -19,38 +18,6 @@ interface KeptBag {
     thawedOn: string | null
     state: string
     place: string
-}
-
-/** The clock of the kitchen and of its pages, so many days on. */
-class Days {
-    now = 0
-
-    constructor(
-        private readonly context: BrowserContext,
-        private readonly instance: string,
-        readonly first: number,
-    ) {}
-
-    async begin(): Promise<void> {
-        // a page takes the time from its kitchen's answers
-        await this.context.route('**/api/**', async (route) => {
-            const response = await route.fetch().catch(() => null)
-            if (response === null) await route.abort().catch(() => undefined)
-            else
-                await route
-                    .fulfill({ response, headers: { ...response.headers(), date: new Date(Date.now() + this.now * MS_A_DAY).toUTCString() } })
-                    .catch(() => undefined)
-        })
-    }
-
-    set(day: number): void {
-        this.now = day
-        execFileSync('ops/set-test-clock.sh', [String(day * 86_400)], { stdio: 'pipe', env: { ...process.env, MILDBOWL_INSTANCE: this.instance } })
-    }
-
-    iso(day: number): string {
-        return new Date(this.first + day * MS_A_DAY).toISOString().slice(0, 10)
-    }
 }
 
 /** A bag by hand: its time is a share of what it keeps where it stands (jar 10, fridge 21, freezer 120 days), and freezing stops it. */
@@ -107,10 +74,9 @@ const spoken = (pieces: number): string => String(pieces)
 
 test('a month: baked, put away, thawed, fed, wasted, a power cut, and every date and count is right', async ({ page, context }, info) => {
     test.setTimeout(240_000)
-    const instances = (process.env['MILDBOWL_INSTANCES'] ?? 'test 8680').split(',')
     const { date } = (await (await page.request.get('/api/day')).json()) as { date: string }
-    const days = new Days(context, instances[info.parallelIndex % instances.length] ?? '', Date.parse(`${date}T12:00:00Z`))
-    await days.begin()
+    const days = Days.of(info.parallelIndex, date)
+    await days.begin(context)
     const ours = async (): Promise<KeptBag[]> =>
         ((await (await page.request.get('/api/bags')).json()) as KeptBag[]).filter((one) => one.title === TITLE)
     const agrees = async (...bags: Reckoned[]): Promise<void> => {

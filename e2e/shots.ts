@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test'
-import { caret, choose, key, seat, write } from './support'
+import { caret, choose, key } from './support'
 
 /** Takes the pictures of docs/screenshots from the demo kitchen. bin/shots runs it, never bin/test. */
 const folder = process.env['MILDBOWL_SHOTS'] ?? 'docs/screenshots'
@@ -137,19 +137,14 @@ const shots: Record<string, Shot> = {
             await page.waitForTimeout(400)
         },
     },
-    'line-open': {
+    days: {
         size: wide,
         take: async (page) => {
-            await page.goto('/bench')
-            await seat(page, 'Biscay').waitFor()
-            await write(page, '2 cups oat flour\n1 cup brocoli, finely chopped\n1/4 cup raisins\n2 tbsp peanut butter')
-            await page.getByText(/^Checked 4 lines/).waitFor()
-            await page
-                .getByRole('button', { name: /Not read/ })
-                .first()
-                .click()
-            await page.getByRole('button', { name: /Never: grape/ }).click()
-            await page.waitForTimeout(300)
+            await page.goto('/dogs')
+            await page.getByRole('link', { name: 'Bosun' }).first().click()
+            await page.getByRole('link', { name: 'Its days' }).click()
+            await page.getByRole('region', { name: /^What goes with/ }).waitFor()
+            await page.waitForTimeout(400)
         },
     },
     labels: {

@@ -13,6 +13,7 @@ use App\Support\CurrentKitchen;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use MildBowl\Core\Data\Compiled;
 
 /** What years leave behind: 5,000 recipes and 60 dogs beside the demo kitchen's own, all made up, to measure by. */
 final class FullKitchenSeeder extends Seeder
@@ -33,6 +34,14 @@ final class FullKitchenSeeder extends Seeder
 
     /** Of them thawed or never frozen: what a day is reckoned with. */
     private const OPEN_BAGS = 12;
+
+    private const LEDGER = 50_000;
+
+    private const FED = 10;
+
+    private const A_DAY = 7;
+
+    private const EATEN = 80;
 
     private const SHAPES = ['rounds', 'coins', 'fingers', 'squares', 'crisps', 'twists', 'drops'];
 
@@ -59,6 +68,32 @@ final class FullKitchenSeeder extends Seeder
         }
         $this->batches($kitchen);
         $this->bags();
+        $this->ledger($kitchen);
+    }
+
+    /** Two years of treats and of what was seen, each day of each dog reckoned already, as the page finds it. */
+    private function ledger(int $kitchen): void
+    {
+        $foods = array_slice(array_keys(array_filter(Compiled::tables()['entries'], static fn (array $one): bool => $one['composition'] !== null)), 0, self::EATEN);
+        $dogs = Dog::query()->orderBy('position')->limit(self::FED)->pluck('id')->all();
+        $days = intdiv(self::LEDGER, self::FED * self::A_DAY);
+        $at = now();
+        for ($ago = $days; $ago > 0; $ago--) {
+            $on = now()->subDays($ago)->format('Y-m-d');
+            $given = $reckoned = $seen = [];
+            foreach ($dogs as $n => $dog) {
+                for ($m = 0; $m < self::A_DAY; $m++) {
+                    $id = (string) Str::uuid7();
+                    $given[] = ['kitchen_id' => $kitchen, 'id' => $id, 'gift' => $id, 'dog_id' => $dog, 'on' => $on, 'at' => "$on 09:00:00+00", 'by' => 'Ines', 'kind' => 'text', 'words' => '5 g carrot', 'unsure' => false, 'came_at' => $at];
+                }
+                $ate = array_map(static fn (int $k): string => $foods[($ago * 7 + $n * 3 + $k * $k) % self::EATEN], range(0, 5));
+                $reckoned[] = ['kitchen_id' => $kitchen, 'dog_id' => $dog, 'on' => $on, 'kcal' => 20 + $ago % 30, 'budget_kcal' => 60, 'garlic_g' => 0, 'predator_fish' => false, 'over' => false, 'foods' => json_encode(array_values(array_unique($ate)))];
+                $seen[] = ['kitchen_id' => $kitchen, 'id' => (string) Str::uuid7(), 'dog_id' => $dog, 'on' => $on, 'at' => "$on 20:00:00+00", 'by' => 'Ines', 'kind' => 'sign', 'said' => json_encode(['sign' => 'skin', 'score' => $ago % 7]), 'came_at' => $at];
+            }
+            DB::table('ledger_entries')->insert($given);
+            DB::table('dog_days')->insertOrIgnore($reckoned);
+            DB::table('diary_entries')->insert($seen);
+        }
     }
 
     /** Bags of one batch after another, most of them frozen. */

@@ -13,7 +13,7 @@ import { dayAfter } from '../watching/days'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
 import { writtenDate } from '../ui/dates'
-import { figure, pieces } from '../ui/format'
+import { figure, grams, pieces } from '../ui/format'
 import { refusedIn } from '../ui/refused'
 import SwitchRow from '../ui/SwitchRow.vue'
 import { useUnits } from '../ui/useUnits'
@@ -68,10 +68,13 @@ const recipes = computed(() => [
 const bags = computed(() =>
     kitchen.all.bags.items
         .filter((one) => one.state === 'here' && one.number > 0)
-        .toSorted((one, two) => Number(one.frozen) - Number(two.frozen) || two.number - one.number)
+        .toSorted(
+            (one, two) =>
+                Number(one.frozen) - Number(two.frozen) || Number(one.content === 'food') - Number(two.content === 'food') || two.number - one.number,
+        )
         .map((one) => ({
             ...one,
-            said: `${one.number} ${one.title}${one.content === 'food' ? '' : `, ${pieces(one.pieces)} in it`}`,
+            said: `${one.number} ${one.title}${one.content === 'food' ? (one.grams === null ? '' : `, ${grams(one.grams)}`) : `, ${pieces(one.pieces)} in it`}`,
         })),
 )
 const bag = computed(() => bags.value.find((one) => one.id === form.bagId) ?? null)
@@ -261,7 +264,7 @@ function print(): void {
                 <template v-else-if="form.kind === 'bag'">
                     <v-autocomplete v-model="form.bagId" label="Which bag" placeholder="choose" :items="bags" item-title="said" item-value="id" />
                     <NumberField
-                        v-if="bag !== null"
+                        v-if="bag !== null && isCounted"
                         label="How many are left in it now"
                         :short="false"
                         :value="form.left"
