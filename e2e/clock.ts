@@ -19,9 +19,11 @@ export class Days {
         return new Days(instances[parallelIndex % instances.length] ?? '', Date.parse(`${first}T12:00:00Z`))
     }
 
-    async begin(context: BrowserContext): Promise<void> {
+    /** @param isAway whether the kitchen is out of reach of this browser just now */
+    async begin(context: BrowserContext, isAway: () => boolean = () => false): Promise<void> {
         // a page takes the time from its kitchen's answers
         await context.route('**/api/**', async (route) => {
+            if (isAway()) return route.abort().catch(() => undefined)
             const response = await route.fetch().catch(() => null)
             if (response === null) await route.abort().catch(() => undefined)
             else

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
@@ -37,8 +38,8 @@ const kinds = computed(() => season.value?.suspects.kinds ?? [])
 /** Of which there was a bad day; the one with the most in front. */
 const badDays = (kind: SignKind): number => days.value.filter((day) => (day.scores[kind] ?? 0) >= (kind === 'vomiting' ? 0.1 : BAD_FROM)).length
 const bad = computed(() => kinds.value.filter((one) => badDays(one.kind) > 0).toSorted((one, two) => badDays(two.kind) - badDays(one.kind)))
-const picked = ref<SignKind | null>(null)
-const looked = computed(() => bad.value.find((one) => one.kind === picked.value) ?? bad.value[0] ?? null)
+const sign = ref<SignKind | null>(null)
+const looked = computed(() => bad.value.find((one) => one.kind === sign.value) ?? bad.value[0] ?? null)
 const WINDOW: Record<SignKind, number> = { gut: 1, vomiting: 1, skin: 3, ears: 3, energy: 3 }
 const signName = (kind: SignKind): string => kitchen.choices?.signs.find((one) => one.kind === kind)?.name ?? kind
 
@@ -62,14 +63,25 @@ const variety = computed(() => {
     return { foods: treats.size, days: fed.length, same }
 })
 
-const chosen = computed({
-    get: () => {
-        const asked = route.query['on']
-
-        return typeof asked === 'string' && days.value.some((one) => one.on === asked) ? asked : to.value
+/** The day that is open; the address follows it, for keys come faster than addresses change. */
+const picked = ref<string | null>(null)
+watch(
+    () => route.query['on'],
+    (on) => {
+        picked.value = typeof on === 'string' ? on : null
     },
-    set: (on: string) => void router.replace({ query: { ...route.query, on } }),
+    { immediate: true },
+)
+const chosen = computed({
+    get: () => (picked.value !== null && days.value.some((one) => one.on === picked.value) ? picked.value : to.value),
+    set: (on: string) => {
+        picked.value = on
+        follow()
+    },
 })
+const follow = useDebounceFn(() => {
+    if (picked.value !== null && picked.value !== route.query['on']) void router.replace({ query: { ...route.query, on: picked.value } })
+}, 200)
 const day = computed(() => days.value.find((one) => one.on === chosen.value) ?? days.value.at(-1) ?? null)
 const refused = ref<string | null>(null)
 const busy = ref(false)
@@ -120,7 +132,7 @@ async function leaveOut(some: string[], lasts: number): Promise<void> {
                             class="season__kind"
                             :class="{ 'season__kind--on': one.kind === looked?.kind }"
                             :aria-pressed="one.kind === looked?.kind"
-                            @click="picked = one.kind"
+                            @click="sign = one.kind"
                         >
                             {{ signName(one.kind) }}: {{ badDays(one.kind) }} bad {{ badDays(one.kind) === 1 ? 'day' : 'days' }}
                         </button>

@@ -92,7 +92,7 @@ const remove = (one: Trial): Promise<void> => doing(() => takeAway(kitchen, outb
                         <li v-for="[n, says] in RAMP" :key="n">
                             <b>{{ dayInWords(dayAfter(one.from, n - 1), 'short') }}</b> {{ says }}
                         </li>
-                        <li>
+                        <li v-if="one.lastDay !== ''">
                             <b>{{ dayInWords(dayAfter(one.lastDay, 1), 'short') }}</b> how did it go?
                         </li>
                     </ul>
