@@ -35,6 +35,7 @@ final readonly class Seasons
         $days = $this->days($dog, $from, $to);
         $entries = $this->entries($dog, $from, $to);
         $seen = array_values(array_filter($entries, static fn (array $one): bool => ! $one['undone']));
+        $since = self::since($days, $seen, $from);
         $catalogue = array_intersect_key($this->parts->all(), ['names' => 1, 'pantry' => 1]);
 
         $told = [
@@ -43,11 +44,25 @@ final readonly class Seasons
             'entries' => $entries,
             'weighings' => $this->weighings($dog, $to),
             'trials' => $this->trials($dog),
-            'suspects' => $this->asked('suspects', ['dog' => $dog->name, 'from' => $from, 'to' => $to, 'ate' => self::ate($days), 'signs' => self::signs($seen)] + $catalogue),
+            'countedFrom' => $since,
+            'suspects' => $this->asked('suspects', ['dog' => $dog->name, 'from' => $since, 'to' => $to, 'ate' => self::ate($days), 'signs' => self::signs($seen)] + $catalogue),
             'likes' => $this->asked('likes', ['dog' => $dog->name, 'offered' => self::offered($seen)] + $catalogue),
         ];
 
         return $told + ['names' => $this->names($told)];
+    }
+
+    /**
+     * The first day of which anything was written down: days before the book was begun are no good days, nobody looked.
+     *
+     * @param  list<array{on: string, foods: list<string>}>  $days
+     * @param  list<array<string, mixed>>  $seen
+     */
+    private static function since(array $days, array $seen, string $from): string
+    {
+        $first = min([...array_column($days, 'on'), ...array_map(strval(...), array_column($seen, 'on')), '9']);
+
+        return $first === '9' ? $from : max($from, $first);
     }
 
     /**

@@ -83,8 +83,10 @@ it('lays a dog\'s days beside each other, and asks core which food is suspect', 
     $whole = (string) $this->getJson('/api/dogs/'.($this->dog)('Tuppence').'/season')->assertOk()->content();
     expect(schemaErrors(json_decode($whole), 'kitchen.json#/$defs/season'))->toBe('')
         ->and(array_column($season['days'], 'foods', 'on')['2026-06-05'])->toBe(['carrot'])
-        ->and($season['suspects']['kinds'][1]['suspects'][0])->toMatchArray(['food' => 'duck-meat-cooked', 'a' => 3, 'b' => 9, 'c' => 0])
+        ->and($season['suspects']['kinds'][1]['suspects'][0])->toMatchArray(['food' => 'duck-meat-cooked', 'a' => 3, 'b' => 9, 'c' => 0, 'd' => 8])
         ->and($season['names']['duck-meat-cooked'])->toContain('duck')->and(array_column($season['suspects']['kinds'], 'kind'))->toBe(['gut', 'skin']);
+    // days before the book was begun are none that were good
+    expect(($this->season)('?from=2025-09-01&to=2026-06-20')['countedFrom'])->toBe('2026-06-01')->and(($this->season)('?from=2026-06-10&to=2026-06-20')['countedFrom'])->toBe('2026-06-10');
     $given = $this->getJson('/api/dogs/'.($this->dog)('Tuppence').'/given?from=2026-06-14&to=2026-06-20')->assertOk()->json();
     expect(schemaErrors($given, 'kitchen.json#/$defs/dogGiven'))->toBe('')->and(array_column($given['given'], 'words'))->toBe(['20 g cooked duck']);
     foreach (['season?from=yesterday', 'season?from=2026-06-21&to=2026-06-20', 'season?from=2020-01-01', 'given?from=2026-01-01'] as $wrong) {

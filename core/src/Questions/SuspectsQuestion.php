@@ -113,7 +113,7 @@ final readonly class SuspectsQuestion
         $foods = array_values(array_filter($one->together, fn (string $id): bool => $exposures->isWritten($id)));
         $alike = $foods === [] ? '' : ' Always eaten on the same days as '.implode(', ', array_map($exposures->name(...), $foods)).': they cannot be told apart.';
 
-        return "$counts {$strength->says()}$few$alike";
+        return "$counts {$strength->says($tally)}$few$alike";
     }
 
     /**

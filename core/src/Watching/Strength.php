@@ -37,14 +37,18 @@ enum Strength: string
         };
     }
 
-    /** What it is worth, as a person would say it. */
-    public function says(): string
+    /**
+     * What it is worth, as a person would say it. That nothing stands out says nothing for a food.
+     *
+     * @param  Tally  $tally  of its days
+     */
+    public function says(Tally $tally): string
     {
         return match ($this) {
             self::Strong => 'That is hard to put down to chance.',
             self::Some => 'That is more than chance often does.',
             self::Weak => 'That may well be chance.',
-            self::None => 'Nothing speaks against it.',
+            self::None => $tally->isOftener() ? 'These days cannot tell that from chance.' : 'That is no oftener with it than without.',
         };
     }
 }

@@ -15,6 +15,12 @@ final readonly class Tally
      */
     public function __construct(public int $a, public int $b, public int $c, public int $d) {}
 
+    /** Whether bad days are a larger share of the days with it than of those without. */
+    public function isOftener(): bool
+    {
+        return $this->a * ($this->c + $this->d) > $this->c * ($this->a + $this->b);
+    }
+
     /**
      * Fisher's exact test, one-sided: of all ways to deal the bad days among the days, the share that puts at least `a` of them on days
      * with the food.

@@ -234,3 +234,8 @@ it('refuses in words what cannot be', function (array $change, string $path, str
     'an empty food' => [['ate' => [['on' => '2026-03-03', 'foods' => ['']]]], '/ate/0/foods/0', 'must not be empty'],
     'no such day' => [['ate' => [['on' => '2026-02-30', 'foods' => ['beef']]]], '/ate/0/on', 'a date such as'],
 ]);
+
+it('never says that a food is fine: what does not stand out is not told from chance, or is no oftener', function (): void {
+    $says = static fn (array $days): string => suspectsOf(suspects(eaten([10, 20, 30], 'pork'), signsOn($days, 'gut')), 'gut')['pork']['says'];
+    expect($says([10, 50, 60]))->toContain('These days cannot tell that from chance.')->and($says([50, 60, 70]))->toContain('no oftener with it than without')->and($says([50]))->not->toContain('Nothing speaks');
+});

@@ -2979,6 +2979,10 @@ export interface Season {
     names: {
         [k: string]: string
     }
+    /**
+     * the first day that suspects counts: of which anything was written down
+     */
+    countedFrom: string
 }
 
 export interface SeasonDay {

@@ -23,14 +23,25 @@ import GrowthCurve from './GrowthCurve.vue'
 const props = defineProps<{ dog: Dog }>()
 const kitchen = useKitchen()
 const outbox = useOutbox()
-const weighings = useCollection<Weighing, { on: string; weight: string }>(outbox, 'weighings', {
+const weighings = useCollection<Weighing, { on: string; weight: string; bodyCondition?: number }>(outbox, 'weighings', {
     path: `dogs/${props.dog.id}/weighings`,
-    over: ({ on }) => ({ on, dogId: props.dog.id }),
+    over: ({ on, bodyCondition }) => ({ on, dogId: props.dog.id, bodyCondition: bodyCondition ?? null }),
     called: () => `a weight of ${props.dog.name}`,
 })
 const problem = ref<string | null>(null)
 const today = useToday()
-const weighed = reactive({ kg: null as number | null, on: today.value })
+const weighed = reactive({ kg: null as number | null, on: today.value, bodyCondition: null as number | null })
+const BODIES = [
+    { value: 1, title: '1 starved' },
+    { value: 2, title: '2 very thin' },
+    { value: 3, title: '3 thin' },
+    { value: 4, title: '4 lean, ideal' },
+    { value: 5, title: '5 ideal' },
+    { value: 6, title: '6 a little over' },
+    { value: 7, title: '7 heavy' },
+    { value: 8, title: '8 fat' },
+    { value: 9, title: '9 very fat' },
+]
 const { anew } = useDraft(`weighing.${props.dog.id}.${kitchen.kitchen?.weightsAs ?? 'kg'}`, weighed)
 
 const {
@@ -59,7 +70,12 @@ weighings.load().catch((error: unknown) => {
 async function weigh(): Promise<void> {
     if (weighed.kg === null) return
     try {
-        await weighings.keep(null, { on: weighed.on, weight: `${weighed.kg} ${unit.value}` })
+        await weighings.keep(null, {
+            on: weighed.on,
+            weight: `${weighed.kg} ${unit.value}`,
+            ...(weighed.bodyCondition === null ? {} : { bodyCondition: weighed.bodyCondition }),
+        })
+        weighed.bodyCondition = null
         anew()
         problem.value = null
     } catch (error) {
@@ -133,13 +149,15 @@ async function unweigh(id: string): Promise<void> {
         <form class="fields" @keydown.enter.capture="goOn" @submit.prevent="refusedIn($event.currentTarget) || weigh()">
             <NumberField :label="`Weighed, ${unit}`" :value="weighed.kg" :above="0" live @meant="weighed.kg = $event" />
             <DateField label="on" :value="weighed.on" :most="today" @meant="weighed.on = $event ?? today" />
+            <v-select v-model="weighed.bodyCondition" label="Body 1–9" :items="BODIES" clearable class="field--short" />
             <v-btn type="submit" variant="tonal" :disabled="weighed.kg === null">Write it down</v-btn>
         </form>
         <FoldPart v-if="weighings.items.length > 0" :title="`Weights so far (${weighings.items.length})`"
             ><ul class="assumed">
                 <li v-for="one in [...weighings.items].reverse()" :key="one.id">
                     {{ writtenDate(one.on, kitchen.kitchen?.datesAs ?? 'dmy') }}:
-                    {{ one.kg === undefined ? 'waits for the kitchen' : units.kg(one.kg) }}
+                    {{ one.kg === undefined ? 'waits for the kitchen' : units.kg(one.kg)
+                    }}<template v-if="one.bodyCondition !== null">, body {{ one.bodyCondition }} of 9</template>
                     <v-btn size="small" :aria-label="`Take out the weight of ${one.on}`" @click="unweigh(one.id)">Take out</v-btn>
                 </li>
             </ul></FoldPart

@@ -8,9 +8,11 @@ import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import { useOutbox } from '../kitchen/useOutbox'
 import { hourOf } from '../making/clockwork'
 import { figure, pieces } from '../ui/format'
+import FoldPart from '../ui/FoldPart.vue'
 import { tell } from '../ui/notices'
 import { dayAfter, dayInWords, entryInWords, type DogDay } from './days'
 import HowTaken from './HowTaken.vue'
+import OfferedElse from './OfferedElse.vue'
 import SignPicker from './SignPicker.vue'
 import { useDiary } from './useDiary'
 
@@ -158,6 +160,7 @@ async function picture(event: Event): Promise<void> {
         <h3>What was seen</h3>
         <SignPicker :dog="dog.name" :day="dayInWords(day.on)" :busy="busy" @seen="(kind, said) => void write(kind, said)" />
         <HowTaken v-for="one in open" :key="one.id" :what="one.words" :busy="busy" @took="(how) => void took(one.gift, how)" />
+        <FoldPart title="Something else it was offered"><OfferedElse :busy="busy" :keep="(said) => write('taken', said)" /></FoldPart>
         <form class="day-panel__note" @submit.prevent="keepNote">
             <v-text-field v-model="note" label="A note" maxlength="1000" autocomplete="off" />
             <v-btn type="submit" variant="tonal" :disabled="note.trim() === '' || busy">Write it down</v-btn>

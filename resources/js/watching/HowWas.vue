@@ -60,14 +60,6 @@ const took = (ask: AskAfter, name: string, gift: string, how: HowChoice['id']): 
             <li v-for="one in shown" :key="one.dog" class="how-was__one" :class="{ 'how-was__one--open': opened === one.dog }">
                 <p class="how-was__who">
                     <b>How was {{ one.name }}?</b>
-                    <button
-                        type="button"
-                        class="how-was__wave"
-                        :aria-label="`Do not ask about ${one.name} today`"
-                        @click="waved.wave(one.dog, one.on)"
-                    >
-                        not today
-                    </button>
                     <small>{{ one.because.join('; ') }}</small>
                 </p>
                 <div class="how-was__acts">
@@ -89,6 +81,14 @@ const took = (ask: AskAfter, name: string, gift: string, how: HowChoice['id']): 
                         @click="opened = opened === one.dog ? null : one.dog"
                     >
                         Tell more
+                    </button>
+                    <button
+                        type="button"
+                        class="how-was__wave"
+                        :aria-label="`Do not ask about ${one.name} today`"
+                        @click="waved.wave(one.dog, one.on)"
+                    >
+                        not today
                     </button>
                 </div>
             </li>

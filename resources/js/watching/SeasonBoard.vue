@@ -25,6 +25,8 @@ const props = defineProps<{
     window: number
     foods: { id: string; name: string; ate: Set<string> }[]
 }>()
+const firstDay = computed(() => props.days[0]?.on ?? props.season.from)
+const lastDay = computed(() => props.days.at(-1)?.on ?? props.season.to)
 const chosen = defineModel<string>({ required: true })
 const kitchen = useKitchen()
 const units = useUnits()
@@ -48,14 +50,14 @@ const at = computed(() => index.value.get(chosen.value) ?? props.days.length - 1
 const signs = computed<SignChoice[]>(() =>
     (kitchen.choices?.signs ?? []).filter((one) => one.kind === props.kind || props.days.some((day) => (day.scores[one.kind] ?? 0) > 0)),
 )
-const weighed = computed(() => props.season.weighings.filter((one) => one.on >= props.season.from))
-const earlier = computed(() => props.season.weighings.filter((one) => one.on < props.season.from).at(-1) ?? null)
+const weighed = computed(() => props.season.weighings.filter((one) => one.on >= firstDay.value))
+const earlier = computed(() => props.season.weighings.filter((one) => one.on < firstDay.value).at(-1) ?? null)
 const trials = computed(() =>
     props.season.trials
-        .filter((one) => one.from <= props.season.to && (one.endedOn ?? '9') > props.season.from)
+        .filter((one) => one.from <= lastDay.value && (one.endedOn ?? '9') > firstDay.value)
         .map((one) => {
-            const first = Math.max(0, daysBetween(props.season.from, one.from))
-            const last = Math.min(props.days.length, daysBetween(props.season.from, one.endedOn ?? props.season.to) + (one.endedOn === null ? 1 : 0))
+            const first = Math.max(0, daysBetween(firstDay.value, one.from))
+            const last = Math.min(props.days.length, daysBetween(firstDay.value, one.endedOn ?? lastDay.value) + (one.endedOn === null ? 1 : 0))
 
             return { ...one, first, long: Math.max(1, last - first), says: one.foods.map((food) => props.season.names[food] ?? food).join(', ') }
         }),
@@ -99,7 +101,19 @@ const kg = computed(() => {
         .domain([least - room, most + room])
         .range([(tops.value.weight ?? 0) + WEIGHT - 22, (tops.value.weight ?? 0) + 10])
 })
-const weights = computed(() => weighed.value.map((one) => ({ ...one, x: x(index.value.get(one.on) ?? 0) + col.value / 2, y: kg.value(one.kg) })))
+const WORD = 46
+/** Of those that stand close the later ones are drawn without their figure; the chart of the page “About” has them all. */
+const weights = computed(() => {
+    let right = -WORD
+
+    return weighed.value.map((one) => {
+        const at = x(index.value.get(one.on) ?? 0) + col.value / 2
+        const isTold = at - right >= WORD
+        if (isTold) right = at
+
+        return { ...one, x: at, y: kg.value(one.kg), isTold }
+    })
+})
 const curve = computed(
     () =>
         line<{ x: number; y: number }>(
@@ -233,19 +247,24 @@ const cut = (text: string): string => (text.length > 17 ? `${text.slice(0, 16)}�
             </g>
             <g v-if="tops.weight !== null">
                 <text :x="0" :y="tops.weight + 30" class="board__row">weight</text>
-                <text v-if="earlier !== null" :x="0" :y="tops.weight + 48" class="board__small">before: {{ units.kg(earlier.kg) }}</text>
+                <text v-if="weights.some((one) => one.bodyCondition !== null)" :x="0" :y="tops.weight + WEIGHT - 4" class="board__small">
+                    body, 1 to 9
+                </text>
+                <text v-if="earlier !== null" :x="0" :y="tops.weight + 46" class="board__small">before: {{ units.kg(earlier.kg) }}</text>
                 <path :d="curve" class="board__curve" />
                 <g v-for="one in weights" :key="one.on">
                     <circle :cx="one.x" :cy="one.y" r="4" class="board__weighed" />
-                    <text :x="Math.min(one.x, w - 24)" :y="one.y - 8" text-anchor="middle" class="board__small">{{ units.kg(one.kg) }}</text>
+                    <text v-if="one.isTold" :x="Math.min(one.x, w - 24)" :y="one.y - 8" text-anchor="middle" class="board__small">
+                        {{ units.kg(one.kg) }}
+                    </text>
                     <text
-                        v-if="one.bodyCondition !== null"
+                        v-if="one.isTold && one.bodyCondition !== null"
                         :x="Math.min(one.x, w - 40)"
                         :y="tops.weight + WEIGHT - 4"
                         text-anchor="middle"
                         class="board__small"
                     >
-                        {{ w < 700 ? '' : 'body ' }}{{ one.bodyCondition }} of 9
+                        {{ one.bodyCondition }}
                     </text>
                 </g>
             </g>

@@ -27,8 +27,11 @@ const long = ref<Long>('season')
 const back = ref(0)
 const to = computed(() => dayAfter(today.value, -back.value * LONG[long.value]))
 const from = computed(() => dayAfter(to.value, 1 - LONG[long.value]))
-const { season, problem, late, nameOf } = useSeason(id, from, to)
-const days = computed(() => (season.value === null ? [] : daysOf(season.value)))
+/** What goes with what is counted over ten weeks at least: a week tells nothing. */
+const since = computed(() => dayAfter(to.value, 1 - Math.max(LONG.season, LONG[long.value])))
+const { season, problem, late, nameOf } = useSeason(id, since, to)
+const counted = computed(() => (season.value === null ? [] : daysOf(season.value)))
+const days = computed(() => counted.value.slice(-LONG[long.value]))
 watch(long, () => {
     back.value = 0
 })
@@ -36,7 +39,7 @@ watch(long, () => {
 const BAD_FROM = 4
 const kinds = computed(() => season.value?.suspects.kinds ?? [])
 /** Of which there was a bad day; the one with the most in front. */
-const badDays = (kind: SignKind): number => days.value.filter((day) => (day.scores[kind] ?? 0) >= (kind === 'vomiting' ? 0.1 : BAD_FROM)).length
+const badDays = (kind: SignKind): number => counted.value.filter((day) => (day.scores[kind] ?? 0) >= (kind === 'vomiting' ? 0.1 : BAD_FROM)).length
 const bad = computed(() => kinds.value.filter((one) => badDays(one.kind) > 0).toSorted((one, two) => badDays(two.kind) - badDays(one.kind)))
 const sign = ref<SignKind | null>(null)
 const looked = computed(() => bad.value.find((one) => one.kind === sign.value) ?? bad.value[0] ?? null)
@@ -153,7 +156,7 @@ async function leaveOut(some: string[], lasts: number): Promise<void> {
                             eaten, and the {{ WINDOW[looked.kind] === 1 ? 'day' : `${WINDOW[looked.kind]} days` }} on which it may still
                             tell.</template
                         >
-                        <template v-else>No bad day was written down in these {{ days.length }} days.</template>
+                        <template v-else>No bad day was written down in these {{ counted.length }} days.</template>
                         {{ variety.foods }} different foods on {{ variety.days }} days<template v-if="variety.same > 0"
                             >; {{ variety.same }} times the very same as the time before</template
                         >. Tap a day, or go along with the arrow keys.
@@ -167,6 +170,7 @@ async function leaveOut(some: string[], lasts: number): Promise<void> {
                     :signs="signName(looked.kind)"
                     :name-of="nameOf"
                     :says="season.suspects.says"
+                    :from="season.countedFrom"
                     :busy="busy"
                     @leave-out="leaveOut"
                 />

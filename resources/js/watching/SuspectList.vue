@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { SuspectsOfKind } from '../api/types.generated'
+import { dayInWords } from './days'
 
 /** What the days say of each food, the likeliest first: every day a square, those with it in the upper row and those without in the lower. */
-const props = defineProps<{ of: SuspectsOfKind; signs: string; nameOf: (id: string) => string; says: string; busy: boolean }>()
+const props = defineProps<{ of: SuspectsOfKind; signs: string; nameOf: (id: string) => string; says: string; from: string; busy: boolean }>()
 const emit = defineEmits<{ leaveOut: [foods: string[], days: number] }>()
-const STRENGTH = { strong: 'strong', some: 'some', weak: 'weak', none: 'nothing' } as const
+const STRENGTH = { strong: 'strong', some: 'some', weak: 'weak', none: 'not told from chance' } as const
 const MOST = 6
 const all = ref(false)
 const shown = computed(() => (all.value ? props.of.suspects : props.of.suspects.slice(0, MOST)))
@@ -22,10 +23,11 @@ const high = (count: number): number => Math.max(8, Math.ceil(count / COLUMNS) *
 <template>
     <section class="suspects" :aria-label="`What goes with ${signs}`">
         <h2>What goes with {{ signs }}</h2>
+        <p class="hint">Counted since {{ dayInWords(from) }}.</p>
         <p v-if="of.suspects.length === 0" class="hint">
             No food was given on at least three days and left out on at least three: nothing can be said yet.
         </p>
-        <p v-else-if="!isSaid">Nothing speaks against any of what it ate.</p>
+        <p v-else-if="!isSaid">Nothing stands out from chance in these days. More of them tell more: it clears no food.</p>
         <div v-if="of.nextTest !== null" class="suspects__next">
             <p>
                 <b
