@@ -46,7 +46,7 @@ final readonly class MorningAfter
         $fresh = $this->fresh($on);
         $because = [];
         foreach ($dogs as $dog) {
-            $trials = isset($said['how'][$dog->id]) ? [] : array_filter($this->watched->trialsOf($dog->id)->open(BagShelf::day($on)), static fn (Trial $one): bool => ! $one->isDue(BagShelf::day($on)));
+            $trials = isset($said['how'][$dog->id]) ? [] : array_filter($this->watched->trialsOf($dog->id)->open(BagShelf::day($on)), static fn (Trial $one): bool => $one->dayOn(BagShelf::day($on)) <= $one->days);
             $reasons = [
                 ...array_values(array_map(fn (Trial $one): string => $this->tells($one, $on), $trials)),
                 ...isset($ill[$dog->id]) ? ['it was not well '.($ill[$dog->id] === $on ? 'yesterday' : 'these days')] : [],

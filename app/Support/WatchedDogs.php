@@ -65,7 +65,7 @@ final class WatchedDogs
         return $told;
     }
 
-    /** @return array<string, list<stdClass>> */
+    /** @return array<string, list<stdClass|string>> */
     private function byTrials(stdClass $told, Trials $trials, string $on): array
     {
         $today = BagShelf::day($on);
@@ -74,13 +74,9 @@ final class WatchedDogs
             // the vet's list of the trial is the newer one
             $told->allowList = $allowed;
         }
-        $bears = $trials->bears();
-        if ($bears !== []) {
-            $told->newIngredients = array_values(array_diff($told->newIngredients, $bears));
-        }
         $rows = static fn (array $of, string $key): array => array_map(static fn (int|string $food, int|string $one): stdClass => (object) ['food' => (string) $food, $key => $one], array_keys($of), $of);
 
-        return ['broughtIn' => $rows($trials->broughtIn($today), 'day'), 'leftOut' => $rows($trials->leftOut($today), 'until'), 'wentBadly' => $rows($trials->wentBadly(), 'saw')];
+        return ['broughtIn' => $rows($trials->broughtIn($today), 'day'), 'leftOut' => $rows($trials->leftOut($today), 'until'), 'wentBadly' => $rows($trials->wentBadly(), 'saw'), 'bears' => $trials->bears()];
     }
 
     /** @return array<string, list<mixed>> what the trials of each dog mean today for what it may have: a verdict rests on it */

@@ -20,6 +20,7 @@ use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Stage;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Groups;
+use MildBowl\Core\Questions\SuspectsQuestion;
 use MildBowl\Core\Telling\HouseUnits;
 use MildBowl\Core\Watching\How;
 use MildBowl\Core\Watching\SignKind;
@@ -73,7 +74,7 @@ final class Choices
     {
         $step = static fn (SignStep $one): array => ['step' => $one->step, 'score' => $one->score, 'name' => $one->name, 'meaning' => $one->meaning, 'urgent' => $one->urgent];
 
-        return ['kind' => $kind->value, 'name' => $kind->label(), 'steps' => array_map($step, SignStep::of($kind))];
+        return ['kind' => $kind->value, 'name' => $kind->label(), 'windowDays' => $kind->windowDays(), 'badFrom' => $kind->badFrom(SuspectsQuestion::THRESHOLD), 'steps' => array_map($step, SignStep::of($kind))];
     }
 
     /** @return array<string, mixed> */

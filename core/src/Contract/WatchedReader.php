@@ -29,7 +29,7 @@ final class WatchedReader
         if ($node === null) {
             return new Watched;
         }
-        $node->object(['broughtIn', 'leftOut', 'wentBadly', 'tastes']);
+        $node->object(['broughtIn', 'leftOut', 'wentBadly', 'tastes', 'bears']);
         $broughtIn = $leftOut = $wentBadly = $tastes = [];
         foreach ($node->get('broughtIn')?->list(self::MOST) ?? [] as $one) {
             $one->object(['food', 'day']);
@@ -51,7 +51,9 @@ final class WatchedReader
             $tastes[] = [self::food($one, $catalogue), new Taste($one->required('took', 'How often it was taken')->number(0, $of), $of)];
         }
 
-        return new Watched(self::earliest($broughtIn), self::byFood($leftOut), self::byFood($wentBadly), self::byFood($tastes));
+        $bears = array_map(static fn (Node $one): ?string => $catalogue->resolveGroupOrId($one->filled(80)), $node->get('bears')?->list(self::MOST) ?? []);
+
+        return new Watched(self::earliest($broughtIn), self::byFood($leftOut), self::byFood($wentBadly), self::byFood($tastes), array_values(array_filter($bears, is_string(...))));
     }
 
     /** @throws RequestRefused */

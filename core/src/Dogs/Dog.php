@@ -189,7 +189,11 @@ final readonly class Dog
     /** Whether a food is one of those it is being brought to slowly. */
     public function isNewTo(Ingredient $food): bool
     {
-        return $food->isCoveredByAny($this->newIngredients) || ($this->watched->broughtIn !== [] && $this->watched->trialDay($food) !== null);
+        if ($this->watched->broughtIn !== [] && $this->watched->trialDay($food) !== null) {
+            return true;
+        }
+
+        return $food->isCoveredByAny($this->newIngredients) && ! $food->isCoveredByAny($this->watched->bears);
     }
 
     /** Whether anything at all is new to it. */

@@ -15,8 +15,9 @@ final readonly class Watched
      * @param  array<string, Day>  $leftOut  the last day without it, by food or group
      * @param  array<string, string>  $wentBadly  what was seen, by food or group
      * @param  array<string, Taste>  $tastes  by food
+     * @param  list<string>  $bears  foods or groups of which a trial went well: they are new no more, whatever wider group is
      */
-    public function __construct(public array $broughtIn = [], public array $leftOut = [], public array $wentBadly = [], public array $tastes = []) {}
+    public function __construct(public array $broughtIn = [], public array $leftOut = [], public array $wentBadly = [], public array $tastes = [], public array $bears = []) {}
 
     /** The earliest day of a trial that a food is in; null where it is in none. */
     public function trialDay(Ingredient $food): ?int

@@ -39,9 +39,15 @@ enum SignKind: string
         return Compiled::signs()['kinds'][$this->value]['said'];
     }
 
-    /** Whether a sign of this score makes its day a bad one. Of some kinds any sign does, however slight; 0 is none. */
+    /** Whether a sign of this score makes its day a bad one. */
     public function isBad(float $score, float $threshold): bool
     {
-        return Compiled::signs()['kinds'][$this->value]['anyIsBad'] ? $score > 0.0 : $score >= $threshold;
+        return $score > 0.0 && $score >= $this->badFrom($threshold);
+    }
+
+    /** The score from which on a day is a bad one. Of some kinds any sign makes it one, however slight: 0, but none is none. */
+    public function badFrom(float $threshold): float
+    {
+        return Compiled::signs()['kinds'][$this->value]['anyIsBad'] ? 0.0 : $threshold;
     }
 }

@@ -138,7 +138,7 @@ final readonly class Trials
                 return "{$name($one)} is in a trial already, since {$one->from->spelled()}.";
             }
             if ($within !== null || $sensitive !== null) {
-                return "One at a time: {$dog->name} is in a trial already ({$name($one)}, since {$one->from->spelled()})".($sensitive === null ? '' : ", and {$dog->name} $sensitive").'. End it first, or begin after it.';
+                return "One at a time: {$dog->name} is in a trial already ({$name($one)}, since {$one->from->spelled()})".($sensitive === null ? '' : ", and {$dog->name} $sensitive").'. End it first.';
             }
         }
 

@@ -80,3 +80,9 @@ it('tells every food that was eaten, and no food that was not', function (): voi
     expect($day([['dog' => 'Quill', 'label' => ['name' => 'bought chew', 'kcal' => 35], 'pieces' => 1]]))->toBe(['bought chew']);
     expect($day([['dog' => 'Quill', 'label' => ['name' => 'bought chew', 'kcal' => 35, 'ingredients' => 'Barley flour, duck. May contain peanuts'], 'pieces' => 1]]))->toBe(['barley-flour', 'duck-meat']);
 });
+
+it('takes a food that it bears for new no more, though a wider group is, until it is tried again', function (): void {
+    $held = static fn (array $watched): ?string => judgedFor($watched, "200 g rice flour\n90 g cooked beetroot\n20 g rapeseed oil", ['newIngredients' => ['vegetable']])['rations'][0]['heldBy'];
+    expect($held([]))->toBe('new-ingredient')->and($held(['bears' => ['beetroot']]))->not->toBe('new-ingredient')->and($held(['bears' => ['carrot']]))->toBe('new-ingredient');
+    expect($held(['bears' => ['beetroot'], 'broughtIn' => [['food' => 'beetroot', 'day' => 1]]]))->toBe('new-ingredient');
+});

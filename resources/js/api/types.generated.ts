@@ -111,6 +111,12 @@ export type WatchedDog = {
      * @maxItems 2000
      */
     tastes?: Taste[]
+    /**
+     * foods or groups of which a trial went well: they are new no more, whatever wider group is
+     *
+     * @maxItems 200
+     */
+    bears?: string[]
 } | null
 
 export interface FormulateRequest {
@@ -3359,6 +3365,14 @@ export interface SignChoice {
     kind: 'gut' | 'skin' | 'ears' | 'vomiting' | 'energy'
     name: string
     steps: SignStep[]
+    /**
+     * days after a food on which such a sign may still come of it
+     */
+    windowDays: number
+    /**
+     * the score from which on a day is a bad one; 0 is none even where any sign makes it one
+     */
+    badFrom: number
 }
 
 export interface SignStep {

@@ -16,36 +16,40 @@ const waved = useWaved()
 const problem = ref<string | null>(null)
 const busy = ref<string | null>(null)
 const opened = ref<string | null>(null)
+/** said just now, before the kitchen was asked anew */
+const said = ref(new Set<string>())
 
 const shown = computed(() =>
     props.asks
         .filter((one) => !waved.has(one.dog, one.on))
+        .filter((one) => !said.value.has(`${one.dog} ${one.on}`))
         // what is on its way was said already
         .filter((one) => diary.withWaiting([], one.dog).every((of) => of.on !== one.on || (of.kind !== 'sign' && of.kind !== 'well')))
         .map((one) => {
-            const said = new Set([...one.taken, ...diary.withWaiting([], one.dog).map((of) => of.said.gift ?? '')])
+            const known = new Set([...one.taken, ...diary.withWaiting([], one.dog).map((of) => of.said.gift ?? '')])
 
             return {
                 ...one,
                 name: kitchen.dogs.find((of) => of.id === one.dog)?.name ?? 'the dog',
-                open: one.gifts.filter((of) => !said.has(of.gift)),
+                open: one.gifts.filter((of) => !known.has(of.gift)),
             }
         }),
 )
 
 const more = computed(() => shown.value.find((one) => one.dog === opened.value) ?? null)
 
-async function write(ask: AskAfter, name: string, kind: 'sign' | 'well' | 'taken', said: DiarySaid): Promise<void> {
+async function write(ask: AskAfter, name: string, kind: 'sign' | 'well' | 'taken', told: DiarySaid): Promise<void> {
     problem.value = null
     busy.value = ask.dog
     try {
-        const id = await diary.write(ask.dog, ask.on, kind, said)
-        const step = kitchen.choices?.signs.find((one) => one.kind === said.sign)?.steps.find((one) => one.step === said.step)
-        tell(
-            step?.urgent === true ? `${name}: ${step.name}. Ring your vet today.` : `Written down of ${name}.`,
-            'Undo',
-            () => void diary.takeBack(id).catch((error: unknown) => tell(wordsOf(error))),
-        )
+        const id = await diary.write(ask.dog, ask.on, kind, told)
+        const mark = `${ask.dog} ${ask.on}`
+        if (kind !== 'taken') said.value = new Set([...said.value, mark])
+        const step = kitchen.choices?.signs.find((one) => one.kind === told.sign)?.steps.find((one) => one.step === told.step)
+        tell(step?.urgent === true ? `${name}: ${step.name}. Ring your vet today.` : `Written down of ${name}.`, 'Undo', () => {
+            said.value = new Set([...said.value].filter((one) => one !== mark))
+            void diary.takeBack(id).catch((error: unknown) => tell(wordsOf(error)))
+        })
     } catch (error) {
         problem.value = wordsOf(error)
     }

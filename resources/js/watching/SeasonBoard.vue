@@ -8,7 +8,7 @@ import { useKitchen } from '../kitchen/useKitchen'
 import { daysBetween } from '../keeping/shelves'
 import { figure } from '../ui/format'
 import { useUnits } from '../ui/useUnits'
-import { dayInWords, entryInWords, type DogDay, type SignKind } from './days'
+import { dayInWords, entryInWords, isBad, type DogDay } from './days'
 
 /**
  * A dog's days side by side: what it ate, what was seen, what it weighed, its trials. The bad days of the sign that is looked at go down as
@@ -18,11 +18,8 @@ const props = defineProps<{
     days: DogDay[]
     season: Season
     name: string
-    /** the sign that is looked at, and the score from which a day is a bad one */
-    kind: SignKind | null
-    badFrom: number
-    /** on which a food may still tell */
-    window: number
+    /** the sign that is looked at */
+    sign: SignChoice | null
     foods: { id: string; name: string; ate: Set<string> }[]
 }>()
 const firstDay = computed(() => props.days[0]?.on ?? props.season.from)
@@ -48,7 +45,7 @@ const index = computed(() => new Map(props.days.map((one, n) => [one.on, n])))
 const at = computed(() => index.value.get(chosen.value) ?? props.days.length - 1)
 
 const signs = computed<SignChoice[]>(() =>
-    (kitchen.choices?.signs ?? []).filter((one) => one.kind === props.kind || props.days.some((day) => (day.scores[one.kind] ?? 0) > 0)),
+    (kitchen.choices?.signs ?? []).filter((one) => one.kind === props.sign?.kind || props.days.some((day) => (day.scores[one.kind] ?? 0) > 0)),
 )
 const weighed = computed(() => props.season.weighings.filter((one) => one.on >= firstDay.value))
 const earlier = computed(() => props.season.weighings.filter((one) => one.on < firstDay.value).at(-1) ?? null)
@@ -79,9 +76,7 @@ const tops = computed(() => {
     return { treats, sign, foods, weight, trial, end: y + 4 }
 })
 
-const isBad = (day: DogDay): boolean =>
-    props.kind !== null && (props.kind === 'vomiting' ? (day.scores[props.kind] ?? 0) > 0 : (day.scores[props.kind] ?? 0) >= props.badFrom)
-const stripes = computed(() => props.days.flatMap((day, n) => (isBad(day) ? [n] : [])))
+const stripes = computed(() => props.days.flatMap((day, n) => (props.sign !== null && isBad(day, props.sign) ? [n] : [])))
 const bars = computed(() =>
     props.days.flatMap((day, n) => {
         const given = day.given
@@ -208,23 +203,23 @@ const cut = (text: string): string => (text.length > 17 ? `${text.slice(0, 16)}â
                 :class="{ 'board__treats--over': one.over, 'board__treats--unknown': one.unknown }"
             />
             <path :d="`M${LABEL} ${tops.treats + TREATS} H${w - 8}`" class="board__line" />
-            <g v-for="sign in signs" :key="sign.kind">
-                <text :x="0" :y="(tops.sign.get(sign.kind) ?? 0) + 19" class="board__row" :class="{ 'board__row--on': sign.kind === kind }">
-                    {{ sign.name }}
+            <g v-for="of in signs" :key="of.kind">
+                <text :x="0" :y="(tops.sign.get(of.kind) ?? 0) + 19" class="board__row" :class="{ 'board__row--on': of.kind === props.sign?.kind }">
+                    {{ of.name }}
                 </text>
                 <template v-for="(day, n) in props.days" :key="n">
                     <circle
-                        v-if="(day.scores[sign.kind] ?? 0) > 0"
+                        v-if="(day.scores[of.kind] ?? 0) > 0"
                         :cx="x(n) + col / 2"
-                        :cy="(tops.sign.get(sign.kind) ?? 0) + SIGN / 2"
-                        :r="radius(day.scores[sign.kind] ?? 0)"
+                        :cy="(tops.sign.get(of.kind) ?? 0) + SIGN / 2"
+                        :r="radius(day.scores[of.kind] ?? 0)"
                         class="board__sign"
-                        :class="{ 'board__sign--bad': (day.scores[sign.kind] ?? 0) >= badFrom }"
+                        :class="{ 'board__sign--bad': isBad(day, of) }"
                     />
                     <circle
-                        v-else-if="day.scores[sign.kind] === 0 || day.isWell"
+                        v-else-if="day.scores[of.kind] === 0 || day.isWell"
                         :cx="x(n) + col / 2"
-                        :cy="(tops.sign.get(sign.kind) ?? 0) + SIGN / 2"
+                        :cy="(tops.sign.get(of.kind) ?? 0) + SIGN / 2"
                         :r="Math.min(2, col * 0.2)"
                         class="board__well"
                     />
@@ -237,7 +232,7 @@ const cut = (text: string): string => (text.length > 17 ? `${text.slice(0, 16)}â
                         <rect
                             :x="x(n)"
                             :y="(tops.foods[m] ?? 0) + 8"
-                            :width="Math.min(col * (window + 1), w - 8 - x(n))"
+                            :width="Math.min(col * ((props.sign?.windowDays ?? 0) + 1), w - 8 - x(n))"
                             height="8"
                             class="board__window"
                         />

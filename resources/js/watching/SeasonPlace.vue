@@ -7,7 +7,7 @@ import { useToday } from '../kitchen/useToday'
 import { tell } from '../ui/notices'
 import SwitchRow from '../ui/SwitchRow.vue'
 import DayPanel from './DayPanel.vue'
-import { dayAfter, daysOf, type SignKind } from './days'
+import { dayAfter, daysOf, lookedAt, type SignKind } from './days'
 import DogHead from './DogHead.vue'
 import SeasonBoard from './SeasonBoard.vue'
 import SuspectList from './SuspectList.vue'
@@ -36,22 +36,17 @@ watch(long, () => {
     back.value = 0
 })
 
-const BAD_FROM = 4
-const kinds = computed(() => season.value?.suspects.kinds ?? [])
-/** Of which there was a bad day; the one with the most in front. */
-const badDays = (kind: SignKind): number => counted.value.filter((day) => (day.scores[kind] ?? 0) >= (kind === 'vomiting' ? 0.1 : BAD_FROM)).length
-const bad = computed(() => kinds.value.filter((one) => badDays(one.kind) > 0).toSorted((one, two) => badDays(two.kind) - badDays(one.kind)))
+const bad = computed(() => lookedAt(season.value, counted.value, kitchen.choices?.signs ?? []))
 const sign = ref<SignKind | null>(null)
-const looked = computed(() => bad.value.find((one) => one.kind === sign.value) ?? bad.value[0] ?? null)
-const WINDOW: Record<SignKind, number> = { gut: 1, vomiting: 1, skin: 3, ears: 3, energy: 3 }
-const signName = (kind: SignKind): string => kitchen.choices?.signs.find((one) => one.kind === kind)?.name ?? kind
+const looked = computed(() => bad.value.find((one) => one.sign.kind === sign.value) ?? bad.value[0] ?? null)
+const windowOf = (days: number): string => (days === 1 ? 'day' : `${days} days`)
 
 const ROWS = 5
 /** The foods that are drawn: those that are suspected, else those that were eaten most. */
 const foods = computed(() => {
     const ate = new Map<string, Set<string>>()
     for (const day of days.value) for (const food of day.given?.foods ?? []) ate.set(food, (ate.get(food) ?? new Set()).add(day.on))
-    const suspected = (looked.value?.suspects ?? []).map((one) => one.food).filter((one) => ate.has(one))
+    const suspected = (looked.value?.of.suspects ?? []).map((one) => one.food).filter((one) => ate.has(one))
     const rest = [...ate.keys()].toSorted((one, two) => (ate.get(two)?.size ?? 0) - (ate.get(one)?.size ?? 0))
     const order = [...new Set([...suspected, ...rest])].slice(0, ROWS)
 
@@ -130,30 +125,21 @@ async function leaveOut(some: string[], lasts: number): Promise<void> {
                     <p v-if="bad.length > 1" class="season__kinds" role="group" aria-label="Which sign is looked at">
                         <button
                             v-for="one in bad"
-                            :key="one.kind"
+                            :key="one.sign.kind"
                             type="button"
                             class="season__kind"
-                            :class="{ 'season__kind--on': one.kind === looked?.kind }"
-                            :aria-pressed="one.kind === looked?.kind"
-                            @click="sign = one.kind"
+                            :class="{ 'season__kind--on': one.sign.kind === looked?.sign.kind }"
+                            :aria-pressed="one.sign.kind === looked?.sign.kind"
+                            @click="sign = one.sign.kind"
                         >
-                            {{ signName(one.kind) }}: {{ badDays(one.kind) }} bad {{ badDays(one.kind) === 1 ? 'day' : 'days' }}
+                            {{ one.sign.name }}: {{ one.bad }} bad {{ one.bad === 1 ? 'day' : 'days' }}
                         </button>
                     </p>
-                    <SeasonBoard
-                        v-model="chosen"
-                        :days="days"
-                        :season="season"
-                        :name="dog.name"
-                        :kind="looked?.kind ?? null"
-                        :bad-from="BAD_FROM"
-                        :window="WINDOW[looked?.kind ?? 'gut']"
-                        :foods="foods"
-                    />
+                    <SeasonBoard v-model="chosen" :days="days" :season="season" :name="dog.name" :sign="looked?.sign ?? null" :foods="foods" />
                     <p class="hint season__legend">
                         <template v-if="looked !== null"
-                            >Shaded: days on which its {{ signName(looked.kind) }} was {{ BAD_FROM }} of 10 or more. Beside each food: the day it was
-                            eaten, and the {{ WINDOW[looked.kind] === 1 ? 'day' : `${WINDOW[looked.kind]} days` }} on which it may still
+                            >Shaded: days of {{ looked.sign.name }}{{ looked.sign.badFrom > 0 ? `, ${looked.sign.badFrom} of 10 or more` : '' }}.
+                            Beside each food: the day it was eaten, and the {{ windowOf(looked.sign.windowDays) }} on which it may still
                             tell.</template
                         >
                         <template v-else>No bad day was written down in these {{ counted.length }} days.</template>
@@ -165,9 +151,9 @@ async function leaveOut(some: string[], lasts: number): Promise<void> {
                 <p v-if="refused !== null" class="problem" role="alert">{{ refused }}</p>
                 <SuspectList
                     v-if="looked !== null"
-                    :key="looked.kind"
-                    :of="looked"
-                    :signs="signName(looked.kind)"
+                    :key="looked.sign.kind"
+                    :of="looked.of"
+                    :signs="looked.sign.name"
                     :name-of="nameOf"
                     :says="season.suspects.says"
                     :from="season.countedFrom"

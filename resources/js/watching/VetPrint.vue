@@ -10,7 +10,7 @@ import { writtenDate } from '../ui/dates'
 import { age, figure, pieces } from '../ui/format'
 import SwitchRow from '../ui/SwitchRow.vue'
 import { useUnits } from '../ui/useUnits'
-import { dayAfter, dayInWords, daysOf, entryInWords } from './days'
+import { dayAfter, dayInWords, daysOf, entryInWords, lookedAt } from './days'
 import SeasonBoard from './SeasonBoard.vue'
 import { useSeason } from './useSeason'
 
@@ -44,12 +44,8 @@ watch(
 const given = computed(() => (lately.value?.given ?? []).filter((one) => !one.undone))
 const foodsOn = (on: string): string =>
     (lately.value?.days.find((one) => one.on === on)?.foods ?? []).map((food) => lately.value?.names[food] ?? food).join(', ')
-const BAD_FROM = 4
 const looked = computed(() =>
-    (season.value?.suspects.kinds ?? [])
-        .filter((one) => days.value.some((day) => (day.scores[one.kind] ?? 0) >= (one.kind === 'vomiting' ? 0.1 : BAD_FROM)))
-        .map((one) => ({ ...one, name: kitchen.choices?.signs.find((of) => of.kind === one.kind)?.name ?? one.kind }))
-        .filter((one) => one.suspects.some((of) => of.strength !== 'none')),
+    lookedAt(season.value, days.value, kitchen.choices?.signs ?? []).filter((one) => one.of.suspects.some((of) => of.strength !== 'none')),
 )
 const MOST = 40
 const seen = computed(() =>
@@ -58,9 +54,8 @@ const seen = computed(() =>
         .toReversed()
         .slice(0, MOST),
 )
-const WINDOW = 3
 const foods = computed(() =>
-    (looked.value[0]?.suspects ?? [])
+    (looked.value[0]?.of.suspects ?? [])
         .slice(0, 3)
         .map((one) => ({
             id: one.food,
@@ -133,22 +128,13 @@ function print(): void {
             </section>
             <section>
                 <h2>{{ dayInWords(from) }} to {{ dayInWords(to) }}</h2>
-                <SeasonBoard
-                    v-model="chosen"
-                    :days="days"
-                    :season="season"
-                    :name="dog.name"
-                    :kind="looked[0]?.kind ?? null"
-                    :bad-from="BAD_FROM"
-                    :window="looked[0] === undefined || looked[0].kind === 'gut' || looked[0].kind === 'vomiting' ? 1 : WINDOW"
-                    :foods="foods"
-                />
+                <SeasonBoard v-model="chosen" :days="days" :season="season" :name="dog.name" :sign="looked[0]?.sign ?? null" :foods="foods" />
             </section>
             <section v-if="looked.length > 0">
                 <h2>What goes with it</h2>
-                <template v-for="one in looked" :key="one.kind">
-                    <p v-for="of in one.suspects.filter((it) => it.strength !== 'none').slice(0, 3)" :key="of.food">
-                        <b>{{ one.name }}, {{ nameOf(of.food) }}</b> ({{ of.strength }}): {{ of.says }}
+                <template v-for="one in looked" :key="one.sign.kind">
+                    <p v-for="of in one.of.suspects.filter((it) => it.strength !== 'none').slice(0, 3)" :key="of.food">
+                        <b>{{ one.sign.name }}, {{ nameOf(of.food) }}</b> ({{ of.strength }}): {{ of.says }}
                     </p>
                 </template>
             </section>

@@ -1,4 +1,4 @@
-import type { DiaryEntry, Season, SeasonDay, SignChoice } from '../api/types.generated'
+import type { DiaryEntry, Season, SeasonDay, SignChoice, SuspectsOfKind } from '../api/types.generated'
 import { daysBetween } from '../keeping/shelves'
 
 /** Everything of one day of a dog. */
@@ -12,6 +12,13 @@ export interface DogDay {
     scores: Partial<Record<SignKind, number>>
     /** somebody said that nothing was the matter */
     isWell: boolean
+}
+
+/** Whether a day was a bad one for a sign, by the bound that suspects go by. */
+export function isBad(day: DogDay, sign: Pick<SignChoice, 'kind' | 'badFrom'>): boolean {
+    const score = day.scores[sign.kind] ?? 0
+
+    return score > 0 && score >= sign.badFrom
 }
 
 export type SignKind = SignChoice['kind']
@@ -35,6 +42,25 @@ export function daysOf(season: Pick<Season, 'from' | 'to' | 'days' | 'entries'>)
 
         return { on, given: given.get(on) ?? null, entries: seen, scores, isWell: seen.some((one) => one.kind === 'well') }
     })
+}
+
+/** A sign of which there were bad days, with what is said of the foods. */
+export interface LookedAt {
+    sign: SignChoice
+    of: SuspectsOfKind
+    bad: number
+}
+
+/** The signs that are worth a look: that with the most bad days in front. */
+export function lookedAt(season: Pick<Season, 'suspects'> | null, days: readonly DogDay[], signs: readonly SignChoice[]): LookedAt[] {
+    return (season?.suspects.kinds ?? [])
+        .flatMap((of) => {
+            const sign = signs.find((one) => one.kind === of.kind)
+
+            return sign === undefined ? [] : [{ sign, of, bad: days.filter((day) => isBad(day, sign)).length }]
+        })
+        .filter((one) => one.bad > 0)
+        .toSorted((one, two) => two.bad - one.bad)
 }
 
 /** A day as it is read out. */
