@@ -6,6 +6,7 @@ namespace App\Support;
 
 use App\Models\Bag;
 use App\Models\Batch;
+use Illuminate\Support\Str;
 use MildBowl\Core\Contract\Contract;
 use MildBowl\Core\Questions\RequestRefused;
 use stdClass;
@@ -25,7 +26,7 @@ final readonly class BagLoot
     {
         $id = $asked instanceof stdClass ? $asked->id ?? null : null;
         $pieces = $asked instanceof stdClass ? $asked->pieces ?? null : null;
-        $bag = is_string($id) ? Bag::query()->find($id) : null;
+        $bag = is_string($id) && Str::isUuid($id) ? Bag::query()->find($id) : null;
         if ($bag === null) {
             throw RequestRefused::outOfRange('/bag/id', 'No bag of this kitchen has this id.');
         }

@@ -12,7 +12,9 @@ use MildBowl\Core\Contract\Node;
 use MildBowl\Core\Questions\RequestRefused;
 use MildBowl\Core\Values\Day;
 use MildBowl\Core\Watching\Trial as Told;
+use MildBowl\Core\Watching\TrialFoods;
 use MildBowl\Core\Watching\TrialOutcome;
+use MildBowl\Core\Watching\Trials;
 
 /** Whether a trial may begin beside those that a dog is in, and whether it can end as somebody says. */
 final readonly class Trying
@@ -29,11 +31,16 @@ final readonly class Trying
     public function check(Trial $trial): void
     {
         $dog = Dog::query()->find($trial->dog_id) ?? throw RequestRefused::outOfRange('/dogId', 'No dog of this kitchen has this id.');
-        $this->begins($trial->inCore(), $dog);
+        $others = new Trials(array_values(array_filter($this->watched->trialsOf($dog->id)->all, static fn (Told $one): bool => $one->id !== $trial->id)));
+        $this->begins($trial->inCore(), $dog, $others);
     }
 
-    /** @throws RequestRefused when it may not begin so */
-    public function begins(Told $trial, Dog $dog): void
+    /**
+     * @param  ?Trials  $others  of the dog; all of them where it is not one of them
+     *
+     * @throws RequestRefused when it may not begin so
+     */
+    public function begins(Told $trial, Dog $dog, ?Trials $others = null): void
     {
         $today = $this->clock->today();
         $from = $trial->from->iso;
@@ -43,8 +50,13 @@ final readonly class Trying
             $dog->born_on !== null && $from < $dog->born_on->format('Y-m-d') => throw RequestRefused::outOfRange('/from', "{$dog->name} was born on {$dog->born_on->format('j F Y')}: no trial began before."),
             default => null,
         };
-        $known = DogReader::one(new Node($this->watched->told($dog, $today->format('Y-m-d'))), $this->parts->catalogue());
-        $why = $this->watched->trialsOf($dog->id)->refuses($trial, $known, $this->parts->catalogue());
+        $others ??= $this->watched->trialsOf($dog->id);
+        $known = DogReader::one(new Node($this->watched->by($others, $dog, $today->format('Y-m-d'))), $this->parts->catalogue());
+        $refused = TrialFoods::refuses($trial, $known, $this->parts->catalogue(), $this->parts->lines());
+        if ($refused !== null) {
+            throw RequestRefused::outOfRange('/foods', $refused);
+        }
+        $why = $others->refuses($trial, $known, $this->parts->catalogue());
         if ($why !== null) {
             throw RequestRefused::outOfRange('/from', $why);
         }

@@ -65,6 +65,18 @@ final class WatchedDogs
         return $told;
     }
 
+    /** A dog as core is told of it, were these all its trials. */
+    public function by(Trials $trials, Dog $dog, string $on): stdClass
+    {
+        $told = $dog->known();
+        $watched = array_filter($this->byTrials($told, $trials, $on), static fn (array $one): bool => $one !== []);
+        if ($watched !== []) {
+            $told->watched = (object) $watched;
+        }
+
+        return $told;
+    }
+
     /** @return array<string, list<stdClass|string>> */
     private function byTrials(stdClass $told, Trials $trials, string $on): array
     {

@@ -135,10 +135,10 @@ it('begins a trial that core knows of everywhere: the ration, the mark of verdic
 
 it('tries one food at a time with a sensitive dog, and no trial inside a trial', function (): void {
     $first = ($this->begin)()->assertCreated()->json('id');
-    ($this->begin)(['foods' => ['barley']])->assertUnprocessable()->assertJsonPath('path', '/from')->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'One at a time: Tuppence'));
-    ($this->begin)(['foods' => ['barley'], 'dogId' => ($this->dog)('Bosun')])->assertCreated();
+    ($this->begin)(['foods' => ['millet-flour']])->assertUnprocessable()->assertJsonPath('path', '/from')->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'One at a time: Tuppence'));
+    ($this->begin)(['foods' => ['millet-flour'], 'dogId' => ($this->dog)('Bosun')])->assertCreated();
     $this->deleteJson("/api/trials/$first")->assertNoContent();
-    $second = ($this->begin)(['foods' => ['barley']])->assertCreated()->json('id');
+    $second = ($this->begin)(['foods' => ['millet-flour']])->assertCreated()->json('id');
     // what lies in the trash comes back only where it may stand
     $this->postJson("/api/trash/trials/$first")->assertUnprocessable();
     $this->deleteJson("/api/trials/$second")->assertNoContent();
@@ -146,10 +146,22 @@ it('tries one food at a time with a sensitive dog, and no trial inside a trial',
     $this->deleteJson("/api/trials/$first")->assertNoContent();
     ($this->begin)(['kind' => 'elimination', 'foods' => ['duck', 'pea']])->assertUnprocessable();
     ($this->begin)(['kind' => 'elimination', 'foods' => ['duck', 'pea'], 'vetSaid' => true])->assertCreated()->assertJsonPath('days', 56);
-    ($this->begin)(['foods' => ['barley'], 'from' => '2026-06-19'])->assertUnprocessable()->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'a trial inside that trial would tell nothing'));
+    ($this->begin)(['foods' => ['millet-flour'], 'from' => '2026-06-19'])->assertUnprocessable()->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'a trial inside that trial would tell nothing'));
     $asked = ['recipe' => ['text' => "200 g rice flour\n20 g rapeseed oil"], 'dogs' => [($this->dog)('Tuppence')]];
     expect((string) $this->postJson('/api/ask/formulate', $asked)->assertOk()->content())->toContain('allow-list');
     ($this->begin)(['dogId' => ($this->dog)('Biscay'), 'from' => '2025-08-01'])->assertUnprocessable()->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'was born on'));
+});
+
+it('begins no trial of a poison, and changes nothing where nothing is said', function (): void {
+    ($this->begin)(['foods' => ['raisin'], 'vetSaid' => true])->assertUnprocessable()->assertJsonPath('path', '/foods')->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'never tried'));
+    ($this->begin)(['foods' => ['barley-flour']])->assertUnprocessable()->assertJsonPath('path', '/foods');
+    $id = ($this->begin)()->assertCreated()->json('id');
+    $this->patchJson("/api/trials/$id", ['saw' => null])->assertUnprocessable()->assertJsonPath('path', '/outcome');
+    $this->patchJson("/api/trials/$id", ['outcome' => 'badly', 'endedOn' => '2026-06-20', 'saw' => 'it itched'])->assertOk();
+    // what went badly is asked about before it is tried again
+    ($this->begin)(['from' => '2026-06-20'])->assertUnprocessable()->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'it itched: ask your vet first'));
+    ($this->begin)(['from' => '2026-06-20', 'vetSaid' => true])->assertCreated();
+    $this->postJson('/api/ask/raid', ['dog' => ($this->dog)('Bosun'), 'bag' => ['id' => 'x']])->assertUnprocessable()->assertJsonPath('path', '/bag/id');
 });
 
 it('asks next morning after a dog in a trial, one that was not well, and one that ate something new, and after nobody twice', function (): void {

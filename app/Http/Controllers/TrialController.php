@@ -47,6 +47,9 @@ final class TrialController
     {
         Gate::authorize('update', $trial);
         $said = Node::decode($request->getContent())->object(['outcome', 'endedOn', 'saw']);
+        if (! property_exists($said->objectValue(), 'outcome')) {
+            throw RequestRefused::missing('/outcome', 'How it went (null goes on with it)');
+        }
         if ($said->get('outcome') === null) {
             $again = $trial->replicate()->fill(['id' => $trial->id, 'ended_on' => null, 'outcome' => null, 'saw' => null]);
             $trying->check($again);

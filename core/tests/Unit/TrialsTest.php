@@ -2,15 +2,24 @@
 
 declare(strict_types=1);
 
+use MildBowl\Core\Baking\Texture;
 use MildBowl\Core\Contract\DogReader;
 use MildBowl\Core\Contract\Node;
 use MildBowl\Core\Contract\TrialReader;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Feeding\Ramp;
+use MildBowl\Core\Kitchen\Policy;
+use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Reading\Said;
+use MildBowl\Core\Screening\Circumstances;
+use MildBowl\Core\Screening\Finding;
+use MildBowl\Core\Screening\Screener;
 use MildBowl\Core\Tests\Support\Asking;
 use MildBowl\Core\Values\Day;
+use MildBowl\Core\Values\Level;
 use MildBowl\Core\Watching\Trial;
+use MildBowl\Core\Watching\TrialFoods;
 use MildBowl\Core\Watching\TrialKind;
 use MildBowl\Core\Watching\TrialOutcome;
 use MildBowl\Core\Watching\Trials;
@@ -156,3 +165,31 @@ it('reads a trial, and refuses in words what is none', function (array $change, 
     [['kind' => 'leave-out', 'foods' => ['beef', 'pear', 'cod', 'duck', 'pork', 'lamb']], '/foods', 'At most 5'], [['kind' => 'guess'], '/kind', 'new-food'],
     [['days' => 0], '/days', 'from 1 to 84'], [['days' => 85], '/days', 'from 1 to 84'], [['kind' => 'elimination', 'days' => 20], '/days', 'eight weeks'], [['from' => '2026-13-01'], '/from', 'a date such as'],
 ]);
+
+it('never tries a poison, nor what a dog is known to react to', function (TrialKind $kind, array $foods, array $dog, bool $vet, ?string $says): void {
+    $refused = TrialFoods::refuses(trial($kind, $foods, 0, null, $vet), watchedDog($dog), Asking::kitchen()->catalogue, Asking::kitchen()->reader->lines);
+    expect($refused === null)->toBe($says === null)->and((string) $refused)->toContain($says ?? '');
+})->with([
+    'raisins' => [TrialKind::NewFood, ['raisin'], [], true, 'no dose is known to be safe. It is never tried.'],
+    'xylitol, as a challenge' => [TrialKind::Challenge, ['xylitol'], [], true, 'ring a vet or an animal poison line now'],
+    'onions of all kinds' => [TrialKind::NewFood, ['allium-plant'], [], false, 'It is never tried'],
+    'one poison among what may be eaten' => [TrialKind::Elimination, ['duck', 'onion', 'pea'], [], true, 'It is never tried'],
+    'fruit, of which some is poison' => [TrialKind::NewFood, ['fruit'], [], false, null],
+    'raisins, left out' => [TrialKind::LeaveOut, ['raisin'], [], false, null],
+    'mackerel' => [TrialKind::NewFood, ['mackerel'], [], false, null],
+    'mackerel, of a dog with an allow-list' => [TrialKind::NewFood, ['mackerel'], ['allowList' => ['duck']], false, null],
+    'barley, of a dog that reacts to gluten' => [TrialKind::NewFood, ['barley-flour'], ['allergies' => ['gluten']], true, 'is for a vet, as a challenge'],
+    'its allergen, as a challenge without a word' => [TrialKind::Challenge, ['chicken'], ['allergies' => ['chicken']], false, 'is for a vet'],
+    'its allergen, as a challenge that the vet wants' => [TrialKind::Challenge, ['chicken'], ['allergies' => ['chicken']], true, null],
+    'what went badly' => [TrialKind::NewFood, ['pear'], ['watched' => ['wentBadly' => [['food' => 'pear', 'saw' => 'it itched']]]], false, 'it itched: ask your vet first'],
+    'what went badly, as the vet wants' => [TrialKind::NewFood, ['pear'], ['watched' => ['wentBadly' => [['food' => 'pear', 'saw' => 'it itched']]]], true, null],
+]);
+
+it('lets no food into a trial that the bench calls a poison, whichever it is', function (): void {
+    [$catalogue, $lines] = [Asking::kitchen()->catalogue, Asking::kitchen()->reader->lines];
+    $bench = new Screener(Circumstances::of([], Texture::of('biscuit'), new Policy), $lines);
+    foreach (Catalogue::ids() as $id) {
+        $never = array_filter($bench->foods([$catalogue->get($id)], Said::nothing()), static fn (Finding $one): bool => $one->level === Level::Never);
+        expect(TrialFoods::refuses(trial(TrialKind::NewFood, [$id], 0, null, true), watchedDog(), $catalogue, $lines) !== null)->toBe($never !== [], $id);
+    }
+});

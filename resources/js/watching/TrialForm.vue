@@ -74,7 +74,7 @@ async function begin(): Promise<void> {
             :hint="form.kind === 'elimination' ? 'treats and meals' : 'one at a time: with two, nobody knows which it was'"
         />
         <DateField label="from" :value="form.from" @meant="form.from = $event ?? today" />
-        <v-checkbox v-if="form.kind === 'elimination' || form.kind === 'challenge'" v-model="form.vetSaid" label="My vet asked for it" hide-details />
+        <v-checkbox v-model="form.vetSaid" label="My vet asked for it" hide-details />
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <v-btn type="submit" variant="flat" color="primary" :disabled="busy">Begin</v-btn>
         <p class="hint">
