@@ -77,6 +77,22 @@ it('prefers in a swap what the dog takes to what it leaves', function (): void {
     expect($liked)->toBe($plain)->and($refused)->toBe($plain);
 });
 
+it('puts into a rescue what the dogs take, where all else is alike, and never changes more for it', function (): void {
+    $rescued = static function (array $tastes): array {
+        $answer = Asking::of('rescue', ['version' => 1, 'recipe' => ['text' => "200 g rice flour\n90 g minced chicken\n20 g rapeseed oil\n30 g raisins"], 'cut' => ['shape' => 'pieces', 'count' => 60], 'dogs' => [
+            ['name' => 'Tuppence', 'weightKg' => 9, 'ageMonths' => 48, 'allergies' => ['chicken'], 'watched' => ['tastes' => $tastes]],
+        ]]);
+
+        return $answer['rescues'][0];
+    };
+    $plain = $rescued([]);
+    $rabbit = $rescued([['food' => 'rabbit', 'took' => 9, 'of' => 9]]);
+    expect($plain['recipeText'])->not->toContain('rabbit')->and($rabbit['recipeText'])->toContain('rabbit');
+    $all = $rescued(array_map(static fn (string $food): array => ['food' => $food, 'took' => 5, 'of' => 5], array_slice(MildBowl\Core\Pantry\Catalogue::ids(), 0, 1500)));
+    expect(count($all['changes']))->toBe(count($plain['changes']))->and(count($rabbit['changes']))->toBe(count($plain['changes']));
+    expect($rescued([['food' => 'turkey', 'took' => 0, 'of' => 9]])['recipeText'])->not->toContain('turkey');
+});
+
 it('refuses in words what cannot be', function (array $change, string $path): void {
     try {
         Asking::of('likes', ['version' => 1, 'dog' => 'Tuppence', 'offered' => [$change + ['on' => '2026-05-01', 'how' => 'first', 'foods' => ['pear']]]]);
