@@ -54,6 +54,7 @@ final class Trial extends Model
         return [
             'id' => $this->id, 'version' => $this->version, 'dogId' => $this->dog_id, 'kind' => $this->kind, 'foods' => $this->foods, 'from' => $told->from->iso, 'days' => $told->days, 'lastDay' => $told->lastDay()->iso,
             'vetSaid' => $told->vetSaid, 'endedOn' => $told->ended?->iso, 'outcome' => $this->outcome, 'saw' => $this->saw, 'isOpen' => $told->isOpen($on), 'isDue' => $told->isDue($on), 'says' => $told->says($on),
+            'dates' => array_map(static fn (string $day, string $says): array => ['on' => $day, 'says' => $says], array_keys($told->dates()), $told->dates()),
         ];
     }
 

@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use MildBowl\Core\Pantry\Catalogue;
 use MildBowl\Core\Watching\DiaryKind;
 use MildBowl\Core\Watching\Trial;
+use MildBowl\Core\Watching\TrialKind;
 
 /**
  * Which dogs the page asks after on a morning: those in a trial, those that were not well of late, those that ate something for the first
@@ -70,7 +71,7 @@ final readonly class MorningAfter
 
         return match (true) {
             $trial->kind->bringsIn() => "day {$trial->dayOn(BagShelf::day($on))} with $foods",
-            $trial->kind->value === 'leave-out' => "day {$trial->dayOn(BagShelf::day($on))} without $foods",
+            $trial->kind === TrialKind::LeaveOut => "day {$trial->dayOn(BagShelf::day($on))} without $foods",
             default => "day {$trial->dayOn(BagShelf::day($on))} of only a few foods",
         };
     }

@@ -18,6 +18,7 @@ use MildBowl\Core\Dogs\Breed;
 use MildBowl\Core\Dogs\Condition;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Dogs\Stage;
+use MildBowl\Core\Feeding\Ramp;
 use MildBowl\Core\Kitchen\Policy;
 use MildBowl\Core\Pantry\Groups;
 use MildBowl\Core\Questions\SuspectsQuestion;
@@ -62,6 +63,7 @@ final class Choices
                 'units' => $units, 'cupMl' => Unit::millilitres($units, 'cup'), 'tablespoonMl' => Unit::millilitres($units, 'tbsp'),
             ], Unit::SYSTEMS),
             'signs' => array_map(self::sign(...), SignKind::cases()),
+            'ramp' => Ramp::steps(),
             'hows' => array_map(static fn (How $how): array => ['id' => $how->value, 'name' => $how->label()], How::cases()),
             'policies' => Policy::CHOICES,
             'standingWords' => self::STANDING_WORDS,

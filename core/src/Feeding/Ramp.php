@@ -12,8 +12,8 @@ final class Ramp
 {
     private const SHARES = ['days 1–2' => 0.25, 'days 3–4' => 0.5, 'from day 5' => 1.0];
 
-    /** The day of a trial from which on a share holds. */
-    private const FROM_DAY = [5 => 1.0, 3 => 0.5];
+    /** The day of a trial from which on a share holds, the latest in front. */
+    private const FROM_DAY = [5 => 1.0, 3 => 0.5, 1 => self::FIRST_DAYS];
 
     public const FIRST_DAYS = 0.25;
 
@@ -21,6 +21,12 @@ final class Ramp
     public static function to(float $pieces): array
     {
         return array_map(static fn (string $days, float $share): array => ['days' => $days, 'pieces' => Ration::quarters($pieces * $share)], array_keys(self::SHARES), self::SHARES);
+    }
+
+    /** @return list<array{day: int, share: float}> from which day of a trial on which share of the ration is given */
+    public static function steps(): array
+    {
+        return array_map(static fn (int $day, float $share): array => ['day' => $day, 'share' => $share], array_reverse(array_keys(self::FROM_DAY)), array_reverse(array_values(self::FROM_DAY)));
     }
 
     /** @param  int  $day  of the trial; 1 is the first */

@@ -51,6 +51,8 @@ function refusal(array $before, Trial $new, ?Dog $dog = null): ?string
 
 it('watches a new food for as long as skin takes, and an elimination for eight weeks', function (): void {
     expect(array_map(Trial::usualDays(...), TrialKind::cases()))->toBe([14, 14, 56, 14]);
+    // nobody spoke for a vet
+    expect((new Trial('a', TrialKind::Elimination, ['duck'], calendarDay(0), 56))->vetSaid)->toBeFalse();
 });
 
 it('brings a food in by the calendar: a quarter, a half, all of it', function (): void {

@@ -1796,6 +1796,15 @@ export interface Trial {
      */
     isDue: boolean
     says: string
+    /**
+     * what is to be done when
+     */
+    dates: TrialDate[]
+}
+
+export interface TrialDate {
+    on: string
+    says: string
 }
 
 export interface Gone {
@@ -3304,6 +3313,10 @@ export interface Choices {
     measures: HouseMeasures
     signs: SignChoice[]
     hows: HowChoice[]
+    /**
+     * how a new food is brought in: from which day of a trial on which share of the ration
+     */
+    ramp: RampStep[]
 }
 
 export interface Shape {
@@ -3389,6 +3402,11 @@ export interface SignStep {
 export interface HowChoice {
     id: 'first' | 'again' | 'left' | 'refused'
     name: string
+}
+
+export interface RampStep {
+    day: number
+    share: number
 }
 
 /**

@@ -3,13 +3,14 @@ import type { Dog, Kitchen, Product, Recipe, Slip, Trial } from '../api/types.ge
 
 /** How things look with fields that were written and that the kitchen has not taken yet: what follows from them is not known, and says so. */
 
-const NEW_TRIAL: Pick<Trial, 'days' | 'lastDay' | 'vetSaid' | 'endedOn' | 'outcome' | 'saw'> = {
+const NEW_TRIAL: Pick<Trial, 'days' | 'lastDay' | 'vetSaid' | 'endedOn' | 'outcome' | 'saw' | 'dates'> = {
     days: 14,
     lastDay: '',
     vetSaid: false,
     endedOn: null,
     outcome: null,
     saw: null,
+    dates: [],
 }
 
 const NEW_DOG: Omit<Dog, 'id' | 'version' | 'name'> = {

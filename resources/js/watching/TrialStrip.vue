@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Trial } from '../api/types.generated'
+import { useKitchen } from '../kitchen/useKitchen'
 import { daysBetween } from '../keeping/shelves'
 
 /** The days of a trial as a strip: how much is given on each, which lie behind, where today is. */
@@ -8,7 +9,8 @@ const props = defineProps<{ trial: Trial; today: string }>()
 const [W, H] = [560, 40]
 const day = computed(() => daysBetween(props.trial.from, props.today) + 1)
 const brings = computed(() => props.trial.kind === 'new-food' || props.trial.kind === 'challenge')
-const share = (n: number): number => (!brings.value ? 1 : n <= 2 ? 0.25 : n <= 4 ? 0.5 : 1)
+const kitchen = useKitchen()
+const share = (n: number): number => (brings.value ? (kitchen.choices?.ramp.findLast((one) => one.day <= n)?.share ?? 1) : 1)
 const cells = computed(() => Array.from({ length: props.trial.days }, (_, n) => ({ n: n + 1, share: share(n + 1) })))
 const wide = computed(() => W / props.trial.days)
 </script>

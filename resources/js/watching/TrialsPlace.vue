@@ -9,7 +9,7 @@ import { useToday } from '../kitchen/useToday'
 import { writtenDate } from '../ui/dates'
 import EmptyPlace from '../ui/EmptyPlace.vue'
 import { daysBetween } from '../keeping/shelves'
-import { dayAfter, dayInWords, entryInWords } from './days'
+import { dayInWords, entryInWords } from './days'
 import DogHead from './DogHead.vue'
 import TrialEnd from './TrialEnd.vue'
 import TrialForm from './TrialForm.vue'
@@ -50,11 +50,6 @@ const since = computed(() => open.value.reduce((least, one) => (one.from < least
 const { season } = useSeason(id, since, today)
 const seenSince = (one: Trial): DiaryEntry[] =>
     (season.value?.entries ?? []).filter((of) => !of.undone && of.on >= one.from && (of.kind !== 'taken' || one.kind !== 'leave-out')).toReversed()
-const RAMP: [number, string][] = [
-    [1, 'a quarter of the usual'],
-    [3, 'half of the usual'],
-    [5, 'all of the usual'],
-]
 const again = (one: Trial): Promise<void> => doing(() => kitchen.all.trials.keep(one.id, { outcome: null }))
 const remove = (one: Trial): Promise<void> => doing(() => takeAway(kitchen, outbox, 'trials', one.id, `${dog.value?.name ?? ''}: ${foods(one)}`))
 </script>
@@ -88,12 +83,9 @@ const remove = (one: Trial): Promise<void> => doing(() => takeAway(kitchen, outb
                         </li>
                     </ul>
                     <p v-else-if="one.from <= today" class="hint">Nothing was written down since it began: “Its days” has a place for it.</p>
-                    <ul v-if="one.kind === 'new-food' || one.kind === 'challenge'" class="trial__dates" aria-label="What when">
-                        <li v-for="[n, says] in RAMP" :key="n">
-                            <b>{{ dayInWords(dayAfter(one.from, n - 1), 'short') }}</b> {{ says }}
-                        </li>
-                        <li v-if="one.lastDay !== ''">
-                            <b>{{ dayInWords(dayAfter(one.lastDay, 1), 'short') }}</b> how did it go?
+                    <ul v-if="one.dates.length > 0" class="trial__dates" aria-label="What when">
+                        <li v-for="of in one.dates" :key="of.on">
+                            <b>{{ dayInWords(of.on, 'short') }}</b> {{ of.says }}
                         </li>
                     </ul>
                     <TrialEnd :trial="one" :name="dog.name" :today="today" @took="problem = null" @refused="problem = $event" />
