@@ -31,7 +31,8 @@ const LABEL = 124
 const AXIS = 24
 const TREATS = 60
 const SIGN = 28
-const WEIGHT = 70
+const WEIGHT = 58
+const BODY = 44
 const FOOD = 22
 const TRIAL = 20
 const WIDEST_FULL = 1.5
@@ -71,9 +72,10 @@ const tops = computed(() => {
     const sign = new Map(signs.value.map((one) => [one.kind, take(SIGN)]))
     const foods = props.foods.map(() => take(FOOD))
     const weight = weighed.value.length > 0 ? take(WEIGHT) : null
+    const body = weighed.value.some((one) => one.bodyCondition !== null) ? take(BODY) : null
     const trial = trials.value.map(() => take(TRIAL))
 
-    return { treats, sign, foods, weight, trial, end: y + 4 }
+    return { treats, sign, foods, weight, body, trial, end: y + 4 }
 })
 
 const stripes = computed(() => props.days.flatMap((day, n) => (props.sign !== null && isBad(day, props.sign) ? [n] : [])))
@@ -94,7 +96,7 @@ const kg = computed(() => {
 
     return scaleLinear()
         .domain([least - room, most + room])
-        .range([(tops.value.weight ?? 0) + WEIGHT - 22, (tops.value.weight ?? 0) + 10])
+        .range([(tops.value.weight ?? 0) + WEIGHT - 8, (tops.value.weight ?? 0) + 18])
 })
 const WORD = 46
 /** Of those that stand close the later ones are drawn without their figure; the chart of the page â€œAboutâ€ has them all. */
@@ -115,6 +117,23 @@ const curve = computed(
             (one) => one.x,
             (one) => one.y,
         )(weights.value) ?? '',
+)
+/** Body condition from 1, starved, below to 9, very fat, above; 4 and 5 are ideal. */
+const IDEAL = { from: 4, to: 5 }
+const condition = computed(() =>
+    scaleLinear()
+        .domain([1, 9])
+        .range([(tops.value.body ?? 0) + BODY - 6, (tops.value.body ?? 0) + 6]),
+)
+const bodies = computed(() =>
+    weights.value.flatMap((one) => (one.bodyCondition === null ? [] : [{ ...one, score: one.bodyCondition, y: condition.value(one.bodyCondition) }])),
+)
+const bodyCurve = computed(
+    () =>
+        line<{ x: number; y: number }>(
+            (one) => one.x,
+            (one) => one.y,
+        )(bodies.value) ?? '',
 )
 /** The days that are named: each where there is room, else each Monday, else the first of a month. */
 const ticks = computed(() =>
@@ -242,9 +261,6 @@ const cut = (text: string): string => (text.length > 17 ? `${text.slice(0, 16)}â
             </g>
             <g v-if="tops.weight !== null">
                 <text :x="0" :y="tops.weight + 30" class="board__row">weight</text>
-                <text v-if="weights.some((one) => one.bodyCondition !== null)" :x="0" :y="tops.weight + WEIGHT - 4" class="board__small">
-                    body, 1 to 9
-                </text>
                 <text v-if="earlier !== null" :x="0" :y="tops.weight + 46" class="board__small">before: {{ units.kg(earlier.kg) }}</text>
                 <path :d="curve" class="board__curve" />
                 <g v-for="one in weights" :key="one.on">
@@ -252,15 +268,22 @@ const cut = (text: string): string => (text.length > 17 ? `${text.slice(0, 16)}â
                     <text v-if="one.isTold" :x="Math.min(one.x, w - 24)" :y="one.y - 8" text-anchor="middle" class="board__small">
                         {{ units.kg(one.kg) }}
                     </text>
-                    <text
-                        v-if="one.isTold && one.bodyCondition !== null"
-                        :x="Math.min(one.x, w - 40)"
-                        :y="tops.weight + WEIGHT - 4"
-                        text-anchor="middle"
-                        class="board__small"
-                    >
-                        {{ one.bodyCondition }}
-                    </text>
+                </g>
+            </g>
+            <g v-if="tops.body !== null">
+                <text :x="0" :y="tops.body + 22" class="board__row">body</text>
+                <text :x="0" :y="tops.body + 37" class="board__small">1 to 9, 4â€“5 ideal</text>
+                <rect
+                    :x="LABEL"
+                    :y="condition(IDEAL.to + 0.5)"
+                    :width="w - LABEL - 8"
+                    :height="condition(IDEAL.from - 0.5) - condition(IDEAL.to + 0.5)"
+                    class="board__ideal"
+                />
+                <path :d="bodyCurve" class="board__body" />
+                <g v-for="one in bodies" :key="one.on">
+                    <rect :x="one.x - 3.5" :y="one.y - 3.5" width="7" height="7" class="board__scored" />
+                    <text v-if="one.isTold" :x="Math.min(one.x, w - 12)" :y="one.y - 7" text-anchor="middle" class="board__small">{{ one.score }}</text>
                 </g>
             </g>
             <g v-for="(one, m) in trials" :key="one.id">
