@@ -70,7 +70,7 @@ const bakes = computed(() =>
 /** Trials whose days are over, and those that run: the first wait for a word. */
 const trials = computed(() =>
     props.jars.kitchen.all.trials.items
-        .filter((one) => one.isOpen && one.outcome === null)
+        .filter((one) => one.isOpen && one.outcome === null && props.jars.kitchen.dogs.some((dog) => dog.id === one.dogId))
         .map((one) => ({ ...one, name: props.day.nameOf(one.dogId), of: one.foods.map((food) => props.jars.kitchen.nameOf(food)).join(', ') }))
         .toSorted((one, two) => Number(two.isDue) - Number(one.isDue)),
 )

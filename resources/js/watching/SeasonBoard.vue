@@ -283,7 +283,9 @@ const cut = (text: string): string => (text.length > 17 ? `${text.slice(0, 16)}â
                 <path :d="bodyCurve" class="board__body" />
                 <g v-for="one in bodies" :key="one.on">
                     <rect :x="one.x - 3.5" :y="one.y - 3.5" width="7" height="7" class="board__scored" />
-                    <text v-if="one.isTold" :x="Math.min(one.x, w - 12)" :y="one.y - 7" text-anchor="middle" class="board__small">{{ one.score }}</text>
+                    <text v-if="one.isTold" :x="Math.min(one.x, w - 12)" :y="one.y - 7" text-anchor="middle" class="board__small">
+                        {{ one.score }}
+                    </text>
                 </g>
             </g>
             <g v-for="(one, m) in trials" :key="one.id">
