@@ -51,7 +51,12 @@ test('a cake is shared at a party: slices drawn, who gets which, without which p
     await choose(page, 'Shape', 'slices of a cake')
     await expect(chosen(page, 'Leaves the oven')).toHaveText('cake')
     await page.getByLabel('pieces', { exact: true }).fill('8')
-    await ration(page, 'Bosun').getByRole('button', { name: 'without the frosting' }).click()
+    await page.getByLabel('pieces', { exact: true }).press('Enter')
+    // the rations are drawn anew when the slices are others: a hand waits for them to stand still
+    await page.waitForLoadState('networkidle')
+    const leaves = ration(page, 'Bosun').getByRole('button', { name: 'without the frosting' })
+    await leaves.click()
+    await expect(leaves).toHaveAttribute('aria-pressed', 'true')
     await page.getByText('A party: who gets what of it').click()
     const party = page.locator('.party')
     await expect(party.getByRole('img', { name: 'The cake in 8 slices' })).toBeVisible()
