@@ -102,6 +102,7 @@ const took = (ask: AskAfter, name: string, gift: string, how: HowChoice['id']): 
                 :key="more.dog"
                 :dog="more.name"
                 day="yesterday"
+                all
                 :busy="busy === more.dog"
                 @seen="(kind, said) => void write(more!, more!.name, kind, said)"
             />
