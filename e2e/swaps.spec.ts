@@ -78,8 +78,12 @@ test('the whole recipe is rescued, shown before and after, and kept as a version
     await expect(family).toContainText('Bosun came back for more')
     await family.getByRole('button', { name: 'Ours: The good loaf' }).click()
     await expect(family).toContainText('ours')
-    await page.getByRole('button', { name: 'More for Clipped winter loaf', exact: true }).click()
-    await page.getByText('Compare', { exact: true }).last().click()
+    // the shelf is laid anew once the kitchen has it: a menu that is open then is opened again
+    await expect(async () => {
+        await page.getByRole('button', { name: 'More for Clipped winter loaf', exact: true }).click()
+        await page.getByText('Compare', { exact: true }).last().click({ timeout: 1_000 })
+        await expect(page.getByText('Choose a second recipe to compare with Clipped winter loaf.')).toBeVisible({ timeout: 1_500 })
+    }).toPass()
     await family.getByRole('button', { name: 'Compare: The good loaf' }).click()
     const table = page.getByRole('region', { name: 'Two recipes compared' })
     await expect(table.getByRole('row', { name: /^raisins/ })).toContainText('75 g')
