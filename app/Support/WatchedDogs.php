@@ -51,15 +51,11 @@ final class WatchedDogs
      */
     public function told(Dog $dog, string $on, bool $withTastes = false): stdClass
     {
-        $told = $dog->known();
-        $trials = $this->trials()[$dog->id] ?? null;
-        $watched = $trials === null ? [] : $this->byTrials($told, $trials, $on);
-        if ($withTastes) {
-            $watched['tastes'] = $this->tastes()[$dog->id] ?? [];
-        }
-        $watched = array_filter($watched, static fn (array $one): bool => $one !== []);
-        if ($watched !== []) {
-            $told->watched = (object) $watched;
+        $told = $this->by($this->trialsOf($dog->id), $dog, $on);
+        $tastes = $withTastes ? $this->tastes()[$dog->id] ?? [] : [];
+        if ($tastes !== []) {
+            $told->watched ??= new stdClass;
+            $told->watched->tastes = $tastes;
         }
 
         return $told;

@@ -2,22 +2,19 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { api } from '../api/client'
 import type { AskedRaid } from '../api/asked'
-import type { Dog, DogGiven, Gift, RaidAnswer } from '../api/types.generated'
+import type { Dog, Gift, RaidAnswer } from '../api/types.generated'
 import { useSheet } from '../bench/useSheet'
 import { kitchenTime } from '../api/client'
 import { useOutbox } from '../kitchen/useOutbox'
-import { useToday } from '../kitchen/useToday'
-import { hourOf } from '../making/clockwork'
 import { usePerson } from '../making/usePerson'
-import { dayAfter } from '../watching/days'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
 import NumberField from '../ui/NumberField.vue'
-import { writtenDate } from '../ui/dates'
 import { figure, grams, pieces } from '../ui/format'
 import { refusedIn } from '../ui/refused'
 import SwitchRow from '../ui/SwitchRow.vue'
 import { useUnits } from '../ui/useUnits'
 import { goOn } from '../ui/goOn'
+import GivenLately from '../watching/GivenLately.vue'
 import { ownStore } from '../ui/store'
 import { useDraft } from '../ui/useDraft'
 
@@ -26,7 +23,6 @@ const open = defineModel<boolean>({ required: true })
 const kitchen = useKitchen()
 const outbox = useOutbox()
 const person = usePerson()
-const today = useToday()
 const { sheet } = useSheet()
 const units = useUnits()
 
@@ -86,20 +82,6 @@ const missing = computed(() => {
 
     return gone.value > 0 ? `${pieces(gone.value)} are missing of ${pieces(bag.value.pieces)}.` : 'None is missing then.'
 })
-/** All it was given in the last two days, for the sheet. */
-const lately = ref<DogGiven | null>(null)
-const LATELY = 2
-const given = computed(() => (lately.value?.given ?? []).filter((one) => !one.undone))
-const date = (iso: string): string => writtenDate(iso, kitchen.kitchen?.datesAs ?? 'dmy')
-async function askLately(of: string, mine: number): Promise<void> {
-    try {
-        const told = await api.dogGiven(of, dayAfter(today.value, -LATELY), today.value)
-        if (mine === turn) lately.value = told
-    } catch {
-        // the sheet stands without it, and says so
-        if (mine === turn) lately.value = null
-    }
-}
 /** It is in the ledger then, and out of the bag. */
 const written = ref(false)
 async function writeDown(): Promise<void> {
@@ -145,7 +127,6 @@ watch(
         }
         dog.value = null
         answer.value = null
-        lately.value = null
         written.value = false
         problem.value = null
         form.recipeId ??= sheet.value.recipeId ?? (sheet.value.text.trim() === '' ? null : 'bench')
@@ -193,7 +174,6 @@ async function count(): Promise<void> {
         if (mine !== turn) return
         answer.value = told
         written.value = false
-        void askLately(dog.value.id, mine)
     } catch (error) {
         if (mine === turn) problem.value = wordsOf(error)
     }
@@ -346,15 +326,7 @@ function print(): void {
                     <h3>To read out to the vet</h3>
                     <p v-for="line in answer.sheet" :key="line">{{ line }}</p>
                     <h4>Given in the last two days, as it was written down</h4>
-                    <p v-if="lately === null">The book cannot be asked just now.</p>
-                    <p v-else-if="given.length === 0">Nothing was written down. Its meals are not in this book.</p>
-                    <p v-for="one in given" :key="one.id">
-                        {{ date(one.on) }} {{ hourOf(one.at, kitchen.kitchen?.timezone) }}: {{ one.pieces === null ? '' : `${pieces(one.pieces)} `
-                        }}{{ one.words }}<template v-if="one.unsure"> (not sure that it had it)</template>
-                    </p>
-                    <p v-for="day in lately?.days ?? []" :key="day.on" class="hint">
-                        In it on {{ date(day.on) }}: {{ day.foods.map((food) => lately?.names[food] ?? food).join(', ') }}.
-                    </p>
+                    <GivenLately v-if="dog !== null" :dog="dog.id" />
                 </section>
                 <p class="paper__ends">
                     <v-btn v-if="form.kind === 'bag' && bag?.content === 'treats' && !written" variant="flat" color="primary" @click="writeDown"

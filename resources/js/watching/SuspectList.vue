@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { SuspectsOfKind } from '../api/types.generated'
+import type { Suspect, SuspectsOfKind } from '../api/types.generated'
 import { dayInWords } from './days'
 
 /** What the days say of each food, the likeliest first: every day a square, those with it in the upper row and those without in the lower. */
@@ -13,11 +13,26 @@ const shown = computed(() => (all.value ? props.of.suspects : props.of.suspects.
 const isSaid = computed(() => props.of.suspects.some((one) => one.strength !== 'none'))
 const COLUMNS = 40
 
-/** Bad days first: a row whose dark part is long is one to look at. */
-function squares(bad: number, good: number): { n: number; bad: boolean; x: number; y: number }[] {
-    return Array.from({ length: bad + good }, (_, n) => ({ n, bad: n < bad, x: (n % COLUMNS) * 8, y: Math.floor(n / COLUMNS) * 8 }))
+const SIDE = 8
+
+interface Row {
+    says: string
+    high: number
+    squares: { n: number; bad: boolean; x: number; y: number }[]
 }
-const high = (count: number): number => Math.max(8, Math.ceil(count / COLUMNS) * 8)
+
+/** Bad days first: a row whose dark part is long is one to look at. */
+function row(says: string, bad: number, good: number): Row {
+    const squares = Array.from({ length: bad + good }, (_, n) => ({
+        n,
+        bad: n < bad,
+        x: (n % COLUMNS) * SIDE,
+        y: Math.floor(n / COLUMNS) * SIDE,
+    }))
+
+    return { says, high: Math.max(1, Math.ceil(squares.length / COLUMNS)) * SIDE, squares }
+}
+const rowsOf = (one: Suspect): Row[] => [row('with', one.a, one.b), row('without', one.c, one.d)]
 </script>
 
 <template>
@@ -46,30 +61,20 @@ const high = (count: number): number => Math.max(8, Math.ceil(count / COLUMNS) *
                     <b>{{ nameOf(one.food) }}</b> <span class="suspect__word">{{ STRENGTH[one.strength] }}</span>
                 </p>
                 <div class="suspect__days" aria-hidden="true">
-                    <span>with</span>
-                    <svg :viewBox="`0 0 ${COLUMNS * 8} ${high(one.a + one.b)}`" :width="COLUMNS * 8" :height="high(one.a + one.b)">
-                        <rect
-                            v-for="it in squares(one.a, one.b)"
-                            :key="it.n"
-                            :x="it.x"
-                            :y="it.y"
-                            width="6.4"
-                            height="6.4"
-                            :class="it.bad ? 'suspect__bad' : 'suspect__good'"
-                        />
-                    </svg>
-                    <span>without</span>
-                    <svg :viewBox="`0 0 ${COLUMNS * 8} ${high(one.c + one.d)}`" :width="COLUMNS * 8" :height="high(one.c + one.d)">
-                        <rect
-                            v-for="it in squares(one.c, one.d)"
-                            :key="it.n"
-                            :x="it.x"
-                            :y="it.y"
-                            width="6.4"
-                            height="6.4"
-                            :class="it.bad ? 'suspect__bad' : 'suspect__good'"
-                        />
-                    </svg>
+                    <template v-for="line in rowsOf(one)" :key="line.says">
+                        <span>{{ line.says }}</span>
+                        <svg :viewBox="`0 0 ${COLUMNS * SIDE} ${line.high}`" :width="COLUMNS * SIDE" :height="line.high">
+                            <rect
+                                v-for="it in line.squares"
+                                :key="it.n"
+                                :x="it.x"
+                                :y="it.y"
+                                width="6.4"
+                                height="6.4"
+                                :class="it.bad ? 'suspect__bad' : 'suspect__good'"
+                            />
+                        </svg>
+                    </template>
                 </div>
                 <p class="suspect__says">{{ one.says }}</p>
                 <details>

@@ -1,16 +1,14 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { api } from '../api/client'
-import type { DogGiven } from '../api/types.generated'
-import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useKitchen } from '../kitchen/useKitchen'
 import { useToday } from '../kitchen/useToday'
-import { hourOf } from '../making/clockwork'
 import { writtenDate } from '../ui/dates'
-import { age, figure, pieces } from '../ui/format'
+import { age } from '../ui/format'
 import SwitchRow from '../ui/SwitchRow.vue'
 import { useUnits } from '../ui/useUnits'
 import { dayAfter, dayInWords, daysOf, entryInWords, lookedAt } from './days'
+import GivenLately from './GivenLately.vue'
 import SeasonBoard from './SeasonBoard.vue'
 import { useSeason } from './useSeason'
 
@@ -26,24 +24,6 @@ const to = computed(() => today.value)
 const from = computed(() => dayAfter(to.value, 1 - long.value))
 const { season, problem, nameOf } = useSeason(id, from, to)
 const days = computed(() => (season.value === null ? [] : daysOf(season.value)))
-const lately = shallowRef<DogGiven | null>(null)
-const refused = ref<string | null>(null)
-const LATELY = 2
-watch(
-    [id, today, () => kitchen.number],
-    async () => {
-        try {
-            lately.value = await api.dogGiven(id.value, dayAfter(today.value, -LATELY), today.value)
-            refused.value = null
-        } catch (error) {
-            refused.value = wordsOf(error)
-        }
-    },
-    { immediate: true },
-)
-const given = computed(() => (lately.value?.given ?? []).filter((one) => !one.undone))
-const foodsOn = (on: string): string =>
-    (lately.value?.days.find((one) => one.on === on)?.foods ?? []).map((food) => lately.value?.names[food] ?? food).join(', ')
 const looked = computed(() =>
     lookedAt(season.value, days.value, kitchen.choices?.signs ?? []).filter((one) => one.of.suspects.some((of) => of.strength !== 'none')),
 )
@@ -108,23 +88,14 @@ function print(): void {
                 <v-btn variant="text" :to="`/dogs/${id}/days`">To its days</v-btn>
             </div>
         </header>
-        <p v-if="(problem ?? refused) !== null" class="problem" role="alert">{{ problem ?? refused }}</p>
+        <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <article v-if="dog !== null && season !== null" class="paper vet-print__page" aria-label="The page">
             <p class="vet-print__facts">
                 <b>{{ dog.name }}</b>: {{ facts }}. Printed {{ date(today) }}.
             </p>
             <section>
                 <h2>Eaten in the last two days, as it was written down</h2>
-                <p v-if="given.length === 0">Nothing was written down. Its own meals are not in this book.</p>
-                <ul class="vet-print__given">
-                    <li v-for="one in given" :key="one.id">
-                        {{ date(one.on) }} {{ hourOf(one.at, kitchen.kitchen?.timezone) }}: {{ one.pieces === null ? '' : `${pieces(one.pieces)} `
-                        }}{{ one.words }}<template v-if="one.unsure"> (not sure that it had it)</template>
-                    </li>
-                </ul>
-                <p v-for="day in lately?.days ?? []" :key="day.on" class="hint">
-                    In it on {{ date(day.on) }}: {{ foodsOn(day.on) }}; {{ figure(day.kcal) }} kcal in all.
-                </p>
+                <GivenLately :dog="id" />
             </section>
             <section>
                 <h2>{{ dayInWords(from) }} to {{ dayInWords(to) }}</h2>
