@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Backup\BackupRefused;
 use App\Http\Middleware\ContentSecurity;
 use App\Http\Middleware\OneWrite;
 use App\Http\Middleware\OpenKitchen;
@@ -22,6 +23,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         api: __DIR__.'/../routes/api.php',
+        commands: __DIR__.'/../routes/console.php',
     )
     ->withMiddleware(function (Middleware $middleware): void {
         // No sign-in yet, so no session and no cookie: the page is a shell, the API takes JSON only.
@@ -37,10 +39,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->trustHosts(at: ['^127\.0\.0\.1$', '^localhost$']);
     })
+    ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password']);
         // a person was told what to mend: that is no fault of the program
-        $exceptions->dontReport([RequestRefused::class, Conflict::class]);
+        $exceptions->dontReport([RequestRefused::class, Conflict::class, BackupRefused::class]);
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::of($e) : Problem::page($e));
     })
     ->create();

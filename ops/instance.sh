@@ -80,10 +80,42 @@ migrate_and_seed() {
   if [ -f "$DIR/migrated" ] && [ "$(cat "$DIR/migrated")" = "$inputs" ]; then return; fi
   step "tables and demo kitchen ($NAME)" "look at the message above; a migration in database/migrations is at fault."
   make_database
+  before_an_upgrade
   artisan migrate --force --no-interaction
   artisan db:seed --class="${SEEDER:-DatabaseSeeder}" --force --no-interaction
   printf '%s' "$inputs" >"$DIR/migrated"
 }
+
+before_an_upgrade() { # what was kept until now, as the tables stand now
+  [ -f "$DIR/migrated" ] || return 0
+  step "a backup before the upgrade" "look at the message above; nothing was upgraded yet. Is there room on the disk?"
+  artisan kitchen:backup --reason=before-upgrade
+  step "tables and demo kitchen ($NAME)" "look at the message above; a migration in database/migrations is at fault. What was kept is in $DIR/storage/app/backups."
+}
+
+# A kitchen that is begun anew is backed up first. One whose database cannot be opened any more is laid aside.
+set_aside_what_is_there() {
+  [ -f "$PG_DATA/PG_VERSION" ] && [ -f "$DIR/migrated" ] || return 0
+  step "a backup of the kitchen as it is" "look at the message above."
+  if (start_database && make_database && artisan kitchen:backup --reason=before-fresh); then
+    printf '  What was in it: %s\n' "$DIR/storage/app/backups"
+    return
+  fi
+  stop_database || stop_pid "$PG_DATA/postmaster.pid" "$PG_DATA" QUIT
+  mv "$PG_DATA" "$PG_DATA.before-$(date +%Y%m%d%H%M%S)"
+  printf '  It could not be backed up: its database lies in %s now.\n' "$PG_DATA.before-*"
+}
+
+# Night by night, and whatever else has its hour. Its number is written by itself, as the unprivileged user it runs as.
+start_scheduler() {
+  local pid=$DIR/storage/scheduler.pid
+  if alive "$pid" "$DIR" && [ -z "${CODE_CHANGED:-}" ]; then return; fi
+  stop_scheduler
+  environment
+  (cd "$APP_HOME" && as "$WEB_USER" setsid sh -c 'echo $$ >"$1" && exec php -d "mildbowl.instance=$2" "$3/artisan" schedule:work' scheduler "$pid" "$DIR" "$APP_HOME" >/dev/null 2>>"$DIR/storage/logs/scheduler.log" </dev/null &)
+}
+
+stop_scheduler() { stop_pid "$DIR/storage/scheduler.pid" "$DIR" TERM; }
 
 publish_code() { # where the pool cannot reach the clone, it reads a copy
   [ "$APP_HOME" = "$ROOT" ] && return
@@ -158,6 +190,7 @@ stop_server() {
 }
 
 stop_instance() {
+  stop_scheduler
   stop_server
   stop_database
 }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AcceptedFactorController;
+use App\Http\Controllers\BackupController;
 use App\Http\Controllers\BagController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BatchEntryController;
@@ -59,6 +60,13 @@ Route::middleware('kitchen')->group(function (): void {
     foreach (Contract::names() as $question) {
         Route::post("ask/$question", KitchenQuestionController::class)->name("ask.$question");
     }
+    Route::get('export', [BackupController::class, 'export'])->name('export');
+    Route::get('backups', [BackupController::class, 'index'])->name('backups.index');
+    Route::post('backups', [BackupController::class, 'store'])->name('backups.store');
+    Route::post('backups/file', [BackupController::class, 'bringIn'])->name('backups.bring-in');
+    Route::get('backups/{backup}', [BackupController::class, 'show'])->name('backups.show');
+    Route::post('backups/{backup}/restore', [BackupController::class, 'restore'])->name('backups.restore');
+    Route::delete('backups/{backup}', [BackupController::class, 'destroy'])->name('backups.destroy');
     Route::put('table', TableController::class)->name('table.update');
     Route::get('changes', ChangesController::class)->name('changes');
     Route::get('shelf', [ShelfController::class, 'index'])->name('shelf');

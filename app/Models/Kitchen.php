@@ -33,6 +33,8 @@ use MildBowl\Core\Telling\HouseUnits;
  * @property int $version
  * @property int $changed
  * @property ?string $calendar_token
+ * @property int $backups_kept how many nightly backups
+ * @property list<string> $label_languages in which labels are read, such as en
  * @property string $timezone a name such as Europe/London
  */
 final class Kitchen extends Model
@@ -42,12 +44,12 @@ final class Kitchen extends Model
 
     protected $table = 'kitchens';
 
-    protected $attributes = ['timezone' => 'UTC'];
+    protected $attributes = ['timezone' => 'UTC', 'backups_kept' => 14, 'label_languages' => '["en"]'];
 
-    protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature', 'tray_width_mm', 'tray_length_mm', 'tray_gap_mm', 'trays_at_once', 'oven_fan', 'timezone', 'weights_as', 'sizes_as', 'dates_as', 'version'];
+    protected $fillable = ['slug', 'name', 'baker', 'energy_school', 'calorie_convention', 'garlic', 'units', 'pseudo_grains', 'budget_percent', 'amounts_as', 'temperature', 'tray_width_mm', 'tray_length_mm', 'tray_gap_mm', 'trays_at_once', 'oven_fan', 'timezone', 'weights_as', 'sizes_as', 'dates_as', 'version', 'backups_kept', 'label_languages'];
 
     /** @var array<string, string> */
-    protected $casts = ['budget_percent' => 'float', 'tray_width_mm' => 'float', 'tray_length_mm' => 'float', 'tray_gap_mm' => 'float', 'trays_at_once' => 'integer', 'oven_fan' => 'boolean', 'version' => 'integer', 'changed' => 'integer'];
+    protected $casts = ['budget_percent' => 'float', 'tray_width_mm' => 'float', 'tray_length_mm' => 'float', 'tray_gap_mm' => 'float', 'trays_at_once' => 'integer', 'oven_fan' => 'boolean', 'version' => 'integer', 'changed' => 'integer', 'backups_kept' => 'integer', 'label_languages' => 'array'];
 
     /** In what it writes weights, sizes and heats. */
     public function houseUnits(): HouseUnits

@@ -7,8 +7,10 @@ namespace App\Providers;
 use App\Devices\LabelShelf;
 use App\Devices\PaperLabelShelf;
 use App\Models\DiaryEntry;
+use App\Models\Kitchen;
 use App\Models\LedgerEntry;
 use App\Models\Loan;
+use App\Policies\KitchenPolicy;
 use App\Policies\OfThisKitchen;
 use App\Support\CurrentKitchen;
 use App\Support\Kinds;
@@ -39,6 +41,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach (Kinds::ROWS as $model) {
             Gate::policy($model, OfThisKitchen::class);
         }
+        Gate::policy(Kitchen::class, KitchenPolicy::class);
         Gate::policy(LedgerEntry::class, OfThisKitchen::class);
         Gate::policy(DiaryEntry::class, OfThisKitchen::class);
         Gate::policy(Loan::class, OfThisKitchen::class);

@@ -15,6 +15,9 @@ final class WholeText
     /** @throws RequestRefused */
     public function handle(Request $request, Closure $next): Response
     {
+        if (RequireJson::takesFile($request)) {
+            return $next($request);
+        }
         if (str_contains($request->getContent(), '\u0000') || str_contains($request->getContent(), "\0")) {
             self::refuse($request->json()->all(), '');
         }

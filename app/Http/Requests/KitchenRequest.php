@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Devices\LabelLanguage;
 use Illuminate\Validation\Rule;
 use MildBowl\Core\Kitchen\Policy;
 
@@ -13,6 +14,7 @@ final class KitchenRequest extends StrictRequest
         'name' => 'name', 'energySchool' => 'energy_school', 'calorieConvention' => 'calorie_convention', 'garlic' => 'garlic', 'units' => 'units',
         'pseudoGrains' => 'pseudo_grains', 'budgetPercent' => 'budget_percent', 'amountsAs' => 'amounts_as', 'temperature' => 'temperature',
         'trayWidthMm' => 'tray_width_mm', 'trayLengthMm' => 'tray_length_mm', 'trayGapMm' => 'tray_gap_mm', 'traysAtOnce' => 'trays_at_once', 'ovenFan' => 'oven_fan', 'timezone' => 'timezone', 'weightsAs' => 'weights_as', 'sizesAs' => 'sizes_as', 'datesAs' => 'dates_as', 'baker' => 'baker',
+        'backupsKept' => 'backups_kept', 'labelLanguages' => 'label_languages',
     ];
 
     /** @return array<string, mixed> */
@@ -32,6 +34,9 @@ final class KitchenRequest extends StrictRequest
             'trayGapMm' => ['sometimes', 'numeric', 'between:0,100'],
             'traysAtOnce' => ['sometimes', 'integer', 'between:1,20'],
             'ovenFan' => ['sometimes', 'boolean:strict'],
+            'backupsKept' => ['sometimes', 'integer', 'between:1,100'],
+            'labelLanguages' => ['sometimes', 'array', 'list', 'between:1,5'],
+            'labelLanguages.*' => ['distinct', Rule::in(LabelLanguage::all())],
             'timezone' => ['sometimes', 'required', 'string', 'max:64', 'timezone:all'],
         ];
         foreach (Policy::CHOICES as $key => $choices) {
@@ -47,6 +52,7 @@ final class KitchenRequest extends StrictRequest
         return [
             'trayWidthMm.between' => 'A tray is from 50 to 2000 mm wide.', 'trayLengthMm.between' => 'A tray is from 50 to 2000 mm long.',
             'trayGapMm.between' => 'Leave from 0 to 100 mm between pieces.', 'traysAtOnce.between' => 'From 1 to 20 trays at once.',
+            'backupsKept.between' => 'From 1 to 100 nightly backups are kept.', 'labelLanguages.*.in' => 'Labels are read in '.implode(', ', LabelLanguage::all()).'.', 'labelLanguages.between' => 'Choose one language at least in which labels are read.',
             'timezone.timezone' => 'This is no time zone: write one such as Europe/London.',
         ];
     }

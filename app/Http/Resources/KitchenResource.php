@@ -31,6 +31,7 @@ final class KitchenResource extends JsonResource
             'ovenFan' => $this->oven_fan,
             'timezone' => $this->timezone,
             'weightsAs' => $this->weights_as, 'sizesAs' => $this->sizes_as, 'datesAs' => $this->dates_as,
+            'backupsKept' => $this->backups_kept, 'labelLanguages' => $this->label_languages,
             'version' => $this->version,
         ];
     }

@@ -1209,6 +1209,8 @@ export interface OpenKitchen {
     dogGiven?: DogGiven
     toDiary?: ToDiary
     nextBake?: NextBake
+    backups?: Backups
+    restored?: Restored
 }
 
 export interface Kitchen {
@@ -1240,6 +1242,8 @@ export interface Kitchen {
      * the order in which a date is written
      */
     datesAs: 'dmy' | 'mdy' | 'ymd'
+    backupsKept: number
+    labelLanguages: ('en' | 'de' | 'fr' | 'es' | 'it')[]
 }
 
 export interface KitchenTray {
@@ -3257,6 +3261,42 @@ export interface NextBake {
 export interface Refuses {
     dog: string
     food: string
+}
+
+export interface Backups {
+    /**
+     * how many nightly ones
+     */
+    kept: number
+    backups: Backup[]
+}
+
+export interface Backup {
+    id: string
+    made: string
+    reason: 'by-hand' | 'nightly' | 'before-upgrade' | 'before-fresh' | 'before-restore' | 'brought-in'
+    /**
+     * what the kitchen was called
+     */
+    kitchen: string | null
+    bytes: number
+    /**
+     * how many of what, by table
+     */
+    rows: {
+        [k: string]: number
+    }
+    /**
+     * false: it cannot be read
+     */
+    usable: boolean
+}
+
+export interface Restored {
+    /**
+     * the backup of what was there
+     */
+    before: string | null
 }
 
 export interface Choices {
