@@ -26,9 +26,9 @@ final class FullKitchenSeeder extends Seeder
 
     private const FOODS = ['beetroot', 'carrot', 'parsnip', 'pear', 'blueberries', 'pumpkin', 'celery', 'melon', 'turkey', 'venison', 'hake', 'mussels', 'sardines', 'lentils', 'cottage cheese'];
 
-    private const BATCHES = 200;
+    private const BATCHES = 2000;
 
-    private const ENTRIES = 40;
+    private const ENTRIES = 25;
 
     private const BAGS = 300;
 

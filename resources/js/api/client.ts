@@ -15,6 +15,8 @@ import type {
 import type {
     BagWithActs,
     BakeAnswer,
+    Backup,
+    Backups,
     Batch,
     BatchEntry,
     BatchSlip,
@@ -57,6 +59,7 @@ import type {
     Slip,
     SwapsAnswer,
     Trashed,
+    Restored,
     Trial,
     Vocabulary,
     WeekAnswer,
@@ -158,7 +161,20 @@ export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'li
     Partial<Pick<ConfirmationRecord, 'productId' | 'holdsUntil'>>
 export type KitchenFields = Partial<
     Kitchen['policy'] &
-        Pick<Kitchen, 'name' | 'baker' | 'amountsAs' | 'weightsAs' | 'sizesAs' | 'datesAs' | 'temperature' | 'ovenFan' | 'timezone'> & {
+        Pick<
+            Kitchen,
+            | 'name'
+            | 'baker'
+            | 'amountsAs'
+            | 'weightsAs'
+            | 'sizesAs'
+            | 'datesAs'
+            | 'temperature'
+            | 'ovenFan'
+            | 'timezone'
+            | 'backupsKept'
+            | 'labelLanguages'
+        > & {
             trayWidthMm: number
             trayLengthMm: number
             trayGapMm: number
@@ -190,7 +206,26 @@ export function kept<T>(path: string) {
     return { all: () => ask<T[]>('GET', path), one: (id: string) => ask<T>('GET', `${path}/${id}`) }
 }
 
+/** @throws KitchenProblem with what the kitchen said of the file, or that it does not answer */
+export async function sendFile<T>(path: string, file: Blob, type: string): Promise<T> {
+    let response: Response
+    try {
+        response = await fetch(`/api/${path}`, { method: 'POST', headers: { 'Content-Type': type }, body: file })
+    } catch {
+        throw new KitchenProblem(UNREACHABLE)
+    }
+    const json = (await response.json().catch(() => ({ ...UNREACHABLE, status: response.status }))) as unknown
+    if (!response.ok) throw new KitchenProblem(json as Problem)
+
+    return json as T
+}
+
 export const api = {
+    backups: () => ask<Backups>('GET', 'backups'),
+    backUp: () => ask<Backup>('POST', 'backups', {}),
+    bringBackupIn: (file: Blob) => sendFile<Backup>('backups/file', file, 'application/zip'),
+    restoreBackup: (id: string) => ask<Restored>('POST', `backups/${encodeURIComponent(id)}/restore`, {}),
+    removeBackup: (id: string) => ask<undefined>('DELETE', `backups/${encodeURIComponent(id)}`),
     kitchen: () => ask<OpenKitchen>('GET', 'kitchen'),
     changes: (after: number) => ask<Changes>('GET', `changes?after=${after}`),
     shelf: () => ask<Slip[]>('GET', 'shelf'),

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+    mdiArchiveArrowDownOutline,
     mdiBarcode,
     mdiBookCheckOutline,
     mdiCashMultiple,
@@ -25,6 +26,7 @@ const PARTS = [
     { to: '/cupboard/rules', name: 'Rule book', icon: mdiBookCheckOutline },
     { to: '/cupboard/confirmed', name: 'Confirmed', icon: mdiFountainPenTip },
     { to: '/cupboard/house', name: 'House rules', icon: mdiHomeEditOutline },
+    { to: '/cupboard/backup', name: 'Backup', icon: mdiArchiveArrowDownOutline },
     { to: '/cupboard/trash', name: 'Trash', icon: mdiDeleteRestore },
 ]
 const title = computed(() => String(route.meta['title'] ?? 'Cupboard'))

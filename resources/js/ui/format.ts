@@ -63,3 +63,8 @@ export function dayIn(timezone: string, at: Date = new Date()): string {
 export function unbroken(words: string): string {
     return words.replace(/(\d) (?=(?:°[CF]|mm|cm|g|kg|ml|min|h|minutes?|hours?|kcal)(?![a-z]))/g, '$1\u00a0')
 }
+
+/** How large a file is. */
+export function bytes(many: number): string {
+    return many < 1_000_000 ? `${Math.max(1, Math.round(many / 1000))} kB` : `${(many / 1_000_000).toFixed(1)} MB`
+}
