@@ -112,7 +112,7 @@ start_scheduler() {
   if alive "$pid" "$DIR" && [ -z "${CODE_CHANGED:-}" ]; then return; fi
   stop_scheduler
   environment
-  (cd "$APP_HOME" && as "$WEB_USER" setsid sh -c 'echo $$ >"$1" && exec php -d "mildbowl.instance=$2" "$3/artisan" schedule:work' scheduler "$pid" "$DIR" "$APP_HOME" >/dev/null 2>>"$DIR/storage/logs/scheduler.log" </dev/null &)
+  (cd "$APP_HOME" && exec >/dev/null 2>>"$DIR/storage/logs/scheduler.log" </dev/null && as "$WEB_USER" setsid sh -c 'echo $$ >"$1" && exec php -d "mildbowl.instance=$2" "$3/artisan" schedule:work' scheduler "$pid" "$DIR" "$APP_HOME" &)
 }
 
 stop_scheduler() { stop_pid "$DIR/storage/scheduler.pid" "$DIR" TERM; }

@@ -16,6 +16,7 @@ use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DogController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\KitchenQuestionController;
+use App\Http\Controllers\LabelPhotoController;
 use App\Http\Controllers\LabelShelfController;
 use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LessonsController;
@@ -75,6 +76,7 @@ Route::middleware('kitchen')->group(function (): void {
     Route::get('trash', [TrashController::class, 'index'])->name('trash');
     Route::post('trash/{kind}/{id}', [TrashController::class, 'restore'])->name('trash.restore');
     Route::apiResource('photos', PhotoController::class)->only(['store', 'show']);
+    Route::post('ask/label-photo', LabelPhotoController::class)->name('ask.label-photo');
     Route::apiResource('dogs', DogController::class);
     Route::apiResource('dogs.weighings', WeighingController::class)->only(['index', 'store', 'destroy']);
     Route::apiResource('recipes', RecipeController::class);

@@ -7,7 +7,7 @@ namespace App\Backup;
 /** A backup that cannot be made or restored: in words, with the place in the file and what to do. Nothing was changed. */
 final class BackupRefused extends \RuntimeException
 {
-    private function __construct(public readonly string $place, string $message)
+    private function __construct(public readonly string $place, string $message, public readonly bool $isUnknown = false)
     {
         parent::__construct($message);
     }
@@ -49,6 +49,6 @@ final class BackupRefused extends \RuntimeException
 
     public static function unknown(): self
     {
-        return new self('', 'There is no such backup in this kitchen: it may have been removed.');
+        return new self('', 'There is no such backup in this kitchen: it may have been removed.', true);
     }
 }

@@ -86,20 +86,23 @@ final readonly class Restoring
     {
         $rows = [];
         $bytes = 0;
-        $put = static function () use (&$rows, &$bytes): void {
-            if ($rows !== []) {
-                DB::insert('INSERT INTO incoming_rows VALUES '.implode(', ', array_fill(0, intdiv(count($rows), 2), '(?, ?)')), $rows);
-            }
-            [$rows, $bytes] = [[], 0];
-        };
         foreach ($file->lines($table->name) as $number => $line) {
             array_push($rows, $number, $line);
             $bytes += strlen($line);
             if ($bytes > self::BYTES_AT_ONCE || count($rows) >= 2 * self::ROWS_AT_ONCE) {
-                $put();
+                self::put($rows);
+                [$rows, $bytes] = [[], 0];
             }
         }
-        $put();
+        self::put($rows);
+    }
+
+    /** @param  list<int|string>  $rows number and line of each */
+    private static function put(array $rows): void
+    {
+        if ($rows !== []) {
+            DB::insert('INSERT INTO incoming_rows VALUES '.implode(', ', array_fill(0, intdiv(count($rows), 2), '(?, ?)')), $rows);
+        }
     }
 
     private function pictures(Kitchen $kitchen, BackupFile $file, KeptTable $table, string $into, string $from, string $rows): void

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $id
  * @property string $product_id
  * @property string $ingredients
+ * @property ?string $photo_id the photograph it was read from
  * @property CarbonImmutable $read_on
  * @property string $worst
  * @property string $data_version
@@ -23,7 +24,7 @@ final class ProductReading extends Model
 
     protected $table = 'product_readings';
 
-    protected $fillable = ['product_id', 'ingredients', 'read_on', 'worst', 'data_version'];
+    protected $fillable = ['product_id', 'ingredients', 'read_on', 'worst', 'data_version', 'photo_id'];
 
     /** @var array<string, string> */
     protected $casts = ['read_on' => 'immutable_date'];

@@ -6,6 +6,8 @@ namespace App\Providers;
 
 use App\Devices\LabelShelf;
 use App\Devices\PaperLabelShelf;
+use App\Devices\PrintReader;
+use App\Devices\TesseractPrintReader;
 use App\Models\DiaryEntry;
 use App\Models\Kitchen;
 use App\Models\LedgerEntry;
@@ -30,6 +32,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CurrentKitchen::class);
         $this->app->singleton(Contract::class);
         $this->app->singleton(ClockInterface::class, static fn (): ClockInterface => new ShiftedClock(storage_path('app/shifted-clock')));
+        $this->app->singleton(PrintReader::class, TesseractPrintReader::class);
         $this->app->singleton(LabelShelf::class, static fn (): LabelShelf => new PaperLabelShelf(resource_path('stand-ins/label-shelf.csv')));
     }
 

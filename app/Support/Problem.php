@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Backup\BackupRefused;
+use App\Devices\PrintUnreadable;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
@@ -29,7 +30,8 @@ final class Problem
     {
         return match (true) {
             $e instanceof RequestRefused => self::response($e->errorCode === 'invalid-json' ? 400 : 422, $e->errorCode, $e->getMessage(), $e->path),
-            $e instanceof BackupRefused => self::response(422, 'refused', $e->getMessage(), $e->place),
+            $e instanceof PrintUnreadable => self::response(422, 'refused', $e->getMessage(), '/image'),
+            $e instanceof BackupRefused => self::response($e->isUnknown ? 404 : 422, $e->isUnknown ? 'not-found' : 'refused', $e->getMessage(), $e->place),
             $e instanceof ValidationException => self::invalid($e),
             $e instanceof Conflict => self::response(409, 'conflict', $e->getMessage(), '/'.$e->conflicts[0]['field'], ['conflicts' => $e->conflicts, 'version' => $e->version]),
             $e instanceof QueryException && $e->getCode() === '23505' => self::response(409, 'out-of-range', 'There is one of that name already: choose another.', '/name'),

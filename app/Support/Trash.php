@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Models\Change;
 use App\Models\DiaryEntry;
 use App\Models\Photo;
+use App\Models\ProductReading;
 use App\Models\Recipe;
 use App\Models\Trial;
 use Illuminate\Database\Eloquent\Model;
@@ -73,7 +74,8 @@ final readonly class Trash
             $model::onlyTrashed()->where('deleted_at', '<=', $old)->forceDelete();
         }
         Photo::query()->where('created_at', '<=', $old)->whereNotIn('id', Recipe::withTrashed()->whereNotNull('photo_id')->select('photo_id'))
-            ->whereNotIn('id', DiaryEntry::query()->whereNotNull('photo_id')->select('photo_id'))->delete();
+            ->whereNotIn('id', DiaryEntry::query()->whereNotNull('photo_id')->select('photo_id'))
+            ->whereNotIn('id', ProductReading::query()->whereNotNull('photo_id')->select('photo_id'))->delete();
         Change::query()->where('made_at', '<=', $old->subDays(self::DAYS))->delete();
         DB::table('deliveries')->where('kitchen_id', $kitchen)->where('came_at', '<=', $old)->delete();
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 /**
  * Photographs that are none: a printed label, bent round a tub, turned, badly lit, made small, pressed hard, with noise. The same each time.
  *
- * @phpstan-type Way array{high: int, font: string, dark?: bool, bend?: float, turn?: float, light?: array{float, float}, noise?: int, quality?: int}
+ * @phpstan-type Way array{high: int, font: string, dark?: bool, bend?: float, turn?: float, aside?: float, unsharp?: int, light?: array{float, float}, noise?: int, quality?: int}
  */
 final class LabelPhotograph
 {
@@ -18,6 +18,8 @@ final class LabelPhotograph
         'small' => ['high' => 13, 'font' => 'plain', 'quality' => 70],
         'pressed' => ['high' => 24, 'font' => 'plain', 'noise' => 16, 'quality' => 22],
         'narrow' => ['high' => 25, 'font' => 'narrow', 'dark' => true],
+        'aside' => ['high' => 26, 'font' => 'plain', 'aside' => 0.14],
+        'unsharp' => ['high' => 28, 'font' => 'plain', 'unsharp' => 5],
         'all' => ['high' => 27, 'font' => 'narrow', 'bend' => 0.35, 'turn' => -2.5, 'light' => [0.75, 0.4], 'noise' => 8, 'quality' => 50],
     ];
 
@@ -37,6 +39,12 @@ final class LabelPhotograph
     {
         mt_srand($seed);
         $image = self::bent(self::printed($rows, $way), $way['bend'] ?? 0.0);
+        if (isset($way['aside'])) {
+            $image = self::fromAside($image, $way['aside']);
+        }
+        for ($n = 0; $n < ($way['unsharp'] ?? 0); $n++) {
+            imagefilter($image, IMG_FILTER_GAUSSIAN_BLUR);
+        }
         if (isset($way['turn'])) {
             $image = imagerotate($image, $way['turn'], (int) imagecolorallocate($image, 150, 148, 140)) ?: $image;
         }
@@ -97,7 +105,21 @@ final class LabelPhotograph
         return $bent;
     }
 
-    /** @param array{float, float} $light */
+    /** The far side of it lower than the near one: rows run together. */
+    private static function fromAside(GdImage $image, float $far): GdImage
+    {
+        [$width, $height] = [imagesx($image), imagesy($image)];
+        $aside = imagecreatetruecolor($width, $height) ?: throw new RuntimeException('no picture');
+        imagefill($aside, 0, 0, (int) imagecolorallocate($aside, 236, 230, 214));
+        for ($x = 0; $x < $width; $x++) {
+            $high = (int) round($height * (1 - $far * $x / $width));
+            imagecopyresampled($aside, $image, $x, intdiv($height - $high, 2), $x, 0, 1, $high, 1, $height);
+        }
+
+        return $aside;
+    }
+
+    /** @param  array{float, float}  $light */
     private static function light(GdImage $image, array $light, int $noise): void
     {
         [$width, $height] = [imagesx($image), imagesy($image)];

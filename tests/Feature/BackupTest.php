@@ -242,7 +242,7 @@ it('is brought in as a file, checked and laid to the others; nothing is restored
         ->and(schemaErrors($brought, 'kitchen.json#/$defs/backup'))->toBe('');
     $this->get("/api/backups/{$brought['id']}")->assertOk()->assertHeader('Content-Type', 'application/zip');
     $this->deleteJson("/api/backups/{$brought['id']}")->assertNoContent();
-    $this->getJson("/api/backups/{$brought['id']}")->assertStatus(422);
+    $this->getJson("/api/backups/{$brought['id']}")->assertStatus(404);
     $this->getJson('/api/backups/'.rawurlencode('../../../.env'))->assertStatus(404);
 });
 

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Backup\BackupShelf;
+use App\Backup\Reason;
 use App\Models\AcceptedFactor;
 use App\Models\Bag;
 use App\Models\Batch;
@@ -67,6 +69,7 @@ function othersThings(TestCase $test): array
     $things['planned'] = PlannedBake::query()->create(['recipe_id' => $things['recipe']->id, 'on' => '2026-06-20']);
     $things['entry'] = DiaryEntry::query()->create(['id' => fake()->uuid(), 'dog_id' => $things['dog']->id, 'on' => '2026-06-19', 'at' => now(), 'by' => 'Somebody', 'kind' => 'note', 'said' => ['text' => 'Strange ear'], 'came_at' => now()]);
     $things['trial'] = Trial::query()->create(['dog_id' => $things['dog']->id, 'kind' => 'new-food', 'foods' => ['pear'], 'from' => '2026-06-19', 'days' => 14]);
+    $things['backup'] = (object) ['id' => app(BackupShelf::class)->make($other, Reason::ByHand)];
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Backup\BackupShelf;
+use App\Backup\Reason;
 use App\Devices\LabelShelf;
 use App\Devices\ShelfProduct;
 use App\Http\Requests\AcceptedFactorRequest;
@@ -10,6 +12,7 @@ use App\Http\Requests\ConfirmationRequest;
 use App\Http\Requests\DogRequest;
 use App\Http\Requests\JudgeRequest;
 use App\Http\Requests\KitchenRequest;
+use App\Http\Requests\LabelPhotoRequest;
 use App\Http\Requests\OwnNameRequest;
 use App\Http\Requests\PhotoRequest;
 use App\Http\Requests\PlaceRequest;
@@ -19,6 +22,7 @@ use App\Http\Requests\TableRequest;
 use App\Http\Requests\WeighingRequest;
 use App\Models\Bag;
 use App\Models\Dog;
+use App\Models\Kitchen;
 use App\Models\Place;
 use App\Models\Product;
 use App\Models\Recipe;
@@ -87,6 +91,7 @@ function mistakes(): array
         'kitchen trayLengthMm.between' => $kitchen(['trayLengthMm' => 2001]),
         'kitchen trayGapMm.between' => $kitchen(['trayGapMm' => 101]),
         'kitchen traysAtOnce.between' => $kitchen(['traysAtOnce' => 21]),
+        'kitchen backupsKept.between' => $kitchen(['backupsKept' => 0]),
         'kitchen timezone.timezone' => $kitchen(['timezone' => 'Atlantis']),
         'recipe title.required' => [RecipeRequest::class, 'POST', '/api/recipes', ['title' => ' ', 'text' => '']],
         'recipe title.filled' => [RecipeRequest::class, 'PATCH', '/api/recipes/{recipe}', ['title' => ' ']],
@@ -95,6 +100,8 @@ function mistakes(): array
         'product ingredients.filled' => [ProductRequest::class, 'PATCH', '/api/products/{product}', ['ingredients' => '']],
         'product name.unique' => $product(['name' => 'Taken tub']),
         'product ingredients.required' => $product(['ingredients' => '']),
+        'product photoId.exists' => $product(['photoId' => '018f2f6e-0000-7000-8000-00000000dead']),
+        'product photoId.uuid' => $product(['photoId' => 'the one of yesterday']),
         'product number.regex' => $product(['number' => '12a']),
         'weighing kg.between' => $weighing(['kg' => 121]),
         'weighing bodyCondition.*' => $weighing(['bodyCondition' => 10]),
@@ -107,6 +114,8 @@ function mistakes(): array
         'saying holdsUntil.date_format' => $saying(['holdsUntil' => 'in May']),
         'judge recipes.max' => [JudgeRequest::class, 'POST', '/api/shelf/judge', ['recipes' => array_map(static fn (): string => fake()->uuid(), range(1, 25))]],
         'photo image.required' => [PhotoRequest::class, 'POST', '/api/photos', ['image' => '']],
+        'label-photo image.required' => [LabelPhotoRequest::class, 'POST', '/api/ask/label-photo', ['image' => '']],
+        'label-photo image.max' => [LabelPhotoRequest::class, 'POST', '/api/ask/label-photo', ['image' => str_repeat('a', 8_400_001)]],
         'photo image.max' => [PhotoRequest::class, 'POST', '/api/photos', ['image' => str_repeat('a', 2_800_001)]],
     ];
 }
@@ -138,7 +147,7 @@ it('says the message that was written for that mistake, beside its field', funct
 
 it('has a mistake for every message that is written', function (): void {
     $written = [];
-    foreach (['batch' => BatchRequest::class, 'accepted' => AcceptedFactorRequest::class, 'place' => PlaceRequest::class, 'dog' => DogRequest::class, 'kitchen' => KitchenRequest::class, 'product' => ProductRequest::class, 'recipe' => RecipeRequest::class, 'weighing' => WeighingRequest::class, 'saying' => ConfirmationRequest::class, 'judge' => JudgeRequest::class, 'photo' => PhotoRequest::class] as $short => $request) {
+    foreach (['batch' => BatchRequest::class, 'accepted' => AcceptedFactorRequest::class, 'place' => PlaceRequest::class, 'dog' => DogRequest::class, 'kitchen' => KitchenRequest::class, 'product' => ProductRequest::class, 'recipe' => RecipeRequest::class, 'weighing' => WeighingRequest::class, 'saying' => ConfirmationRequest::class, 'judge' => JudgeRequest::class, 'photo' => PhotoRequest::class, 'label-photo' => LabelPhotoRequest::class] as $short => $request) {
         foreach (array_keys((new $request())->messages()) as $name) {
             $written[] = "$short $name";
         }
@@ -205,6 +214,10 @@ it('takes the last one that fits and refuses the next', function (string $method
         'kitchen no gap' => $kitchen('trayGapMm', 0, -0.1),
         'kitchen widest gap' => $kitchen('trayGapMm', 100, 100.1),
         'kitchen one tray' => $kitchen('traysAtOnce', 1, 0),
+        'kitchen fewest nights' => $kitchen('backupsKept', 1, 0),
+        'kitchen most nights' => $kitchen('backupsKept', 100, 101),
+        'kitchen languages' => $kitchen('labelLanguages', ['en', 'de', 'fr', 'es', 'it'], ['en', 'nl']),
+        'kitchen languages twice' => $kitchen('labelLanguages', ['en'], ['en', 'en']),
         'kitchen most trays' => $kitchen('traysAtOnce', 20, 21),
         'kitchen no budget' => $kitchen('budgetPercent', 0, -0.1),
         'kitchen most budget' => $kitchen('budgetPercent', 10, 10.1),
@@ -278,6 +291,7 @@ function thingsOf(TestCase $test): array
         'gift' => (string) $test->postJson('/api/given', ['id' => '018f2f6e-0000-7000-8000-000000000009', 'at' => '2026-06-20T09:00:00.000Z', 'by' => 'Ines', 'text' => '3 g carrot', 'dogs' => [['dog' => $dog]]])->assertCreated()->json('given.0.gift'),
         'entry' => $post('diary', ['id' => '018f2f6e-0000-7000-8000-00000000000a', 'at' => '2026-06-20T07:00:00.000Z', 'by' => 'Ines', 'dog' => $dog, 'on' => '2026-06-19', 'kind' => 'well']),
         'trial' => $post('trials', ['dogId' => $dog, 'kind' => 'new-food', 'foods' => ['pear'], 'from' => '2026-06-19']),
+        'backup' => app(BackupShelf::class)->make(Kitchen::query()->firstOrFail(), Reason::ByHand),
         'planned' => $post('planned', ['recipeId' => Recipe::query()->firstOrFail()->id, 'on' => now()->addDays(3)->format('Y-m-d')]),
         'stock' => $post('stock', ['ingredient' => 'oat-flour', 'state' => 'low']),
         'bag' => Bag::query()->where('state', 'here')->firstOrFail()->id,

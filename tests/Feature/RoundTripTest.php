@@ -182,7 +182,7 @@ function keptThings(): array
 const WORKED_OUT = [
     'dog' => ['id', 'version', 'ageMonths', 'weightSaid'],
     'recipe' => ['id', 'version', 'updatedAt', 'judged', 'parentId', 'photoId'],
-    'product' => ['id', 'version', 'readOn', 'worst', 'dataVersion', 'readings', 'difference'],
+    'product' => ['id', 'version', 'readOn', 'worst', 'dataVersion', 'readings', 'difference', 'photoId'],
     'name' => ['id', 'version'],
     'food' => ['id', 'version', 'ingredient'],
     'swap' => ['id', 'version'],
@@ -299,7 +299,7 @@ it('touches every published field', function (): void {
     }
     // and those that are tried by tests of their own
     expect(array_keys(published('kitchen')))
-        ->toEqualCanonicalizing(['name', 'baker', 'policy', 'amountsAs', 'weightsAs', 'sizesAs', 'datesAs', 'temperature', 'tray', 'ovenFan', 'timezone', ...WORKED_OUT['kitchen']])
+        ->toEqualCanonicalizing(['name', 'baker', 'policy', 'amountsAs', 'weightsAs', 'sizesAs', 'datesAs', 'temperature', 'tray', 'ovenFan', 'timezone', 'backupsKept', 'labelLanguages', ...WORKED_OUT['kitchen']])
         ->and(array_keys(published('confirmation')))
         ->toEqualCanonicalizing(['code', 'level', 'line', 'dog', 'dogId', 'recipeTitle', 'words', 'saidBy', 'productId', 'holdsUntil', ...WORKED_OUT['confirmation']])
         ->and(array_keys(published('weighing')))
@@ -327,6 +327,8 @@ it('keeps every house rule as it was sent, one by one', function (): void {
         'traysAtOnce' => 3,
         'timezone' => 'Pacific/Auckland',
         'ovenFan' => true,
+        'backupsKept' => 9,
+        'labelLanguages' => ['it', 'en'],
     ];
     $flat = function (): array {
         $kitchen = $this->getJson('/api/kitchen')->assertOk()->json('kitchen');

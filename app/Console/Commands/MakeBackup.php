@@ -27,6 +27,7 @@ final class MakeBackup extends Command
             return self::INVALID;
         }
         foreach (Kitchen::query()->orderBy('id')->get() as $kitchen) {
+            /** @var Kitchen $kitchen */
             $current->open($kitchen);
             if ($this->option('due') && ! $shelf->nightlyIsDue($kitchen)) {
                 continue;

@@ -30,7 +30,7 @@ final class ProductController
         $product = DB::transaction(function () use ($request, $new): Product {
             $product = Product::query()->create($request->safe()->only(['name', 'number']) + $new->id());
             if ($request->filled('ingredients')) {
-                $this->read($product, (string) $request->validated('ingredients'));
+                $this->read($product, (string) $request->validated('ingredients'), $request->validated('photoId'));
             }
 
             return $product;
@@ -50,7 +50,7 @@ final class ProductController
         DB::transaction(function () use ($request, $product, $merge): void {
             $product->update($merge->onto($product, $request->safe()->only(['name', 'number'])));
             if ($request->filled('ingredients')) {
-                $this->read($product, (string) $request->validated('ingredients'));
+                $this->read($product, (string) $request->validated('ingredients'), $request->validated('photoId'));
             }
         });
 
@@ -66,10 +66,10 @@ final class ProductController
     }
 
     /** The same wording read again only moves its date; another wording is kept beside it. */
-    private function read(Product $product, string $ingredients): void
+    private function read(Product $product, string $ingredients, ?string $photo): void
     {
         $answer = app(KitchenQuestion::class)->answer('label', (object) ['ingredients' => $ingredients, 'dogs' => []]);
-        $judged = ['read_on' => app(KitchenClock::class)->today(), 'worst' => $answer['worst'], 'data_version' => $answer['dataVersion']];
+        $judged = ['read_on' => app(KitchenClock::class)->today(), 'worst' => $answer['worst'], 'data_version' => $answer['dataVersion']] + ($photo === null ? [] : ['photo_id' => $photo]);
         $newest = $product->readings()->first();
         if ($newest !== null && trim($newest->ingredients) === trim($ingredients)) {
             $newest->update($judged);

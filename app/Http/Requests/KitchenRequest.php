@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Devices\LabelLanguage;
 use Illuminate\Validation\Rule;
 use MildBowl\Core\Kitchen\Policy;
 
@@ -35,8 +34,7 @@ final class KitchenRequest extends StrictRequest
             'traysAtOnce' => ['sometimes', 'integer', 'between:1,20'],
             'ovenFan' => ['sometimes', 'boolean:strict'],
             'backupsKept' => ['sometimes', 'integer', 'between:1,100'],
-            'labelLanguages' => ['sometimes', 'array', 'list', 'between:1,5'],
-            'labelLanguages.*' => ['distinct', Rule::in(LabelLanguage::all())],
+            'labelLanguages' => ['sometimes', self::labelLanguages()],
             'timezone' => ['sometimes', 'required', 'string', 'max:64', 'timezone:all'],
         ];
         foreach (Policy::CHOICES as $key => $choices) {
@@ -52,7 +50,7 @@ final class KitchenRequest extends StrictRequest
         return [
             'trayWidthMm.between' => 'A tray is from 50 to 2000 mm wide.', 'trayLengthMm.between' => 'A tray is from 50 to 2000 mm long.',
             'trayGapMm.between' => 'Leave from 0 to 100 mm between pieces.', 'traysAtOnce.between' => 'From 1 to 20 trays at once.',
-            'backupsKept.between' => 'From 1 to 100 nightly backups are kept.', 'labelLanguages.*.in' => 'Labels are read in '.implode(', ', LabelLanguage::all()).'.', 'labelLanguages.between' => 'Choose one language at least in which labels are read.',
+            'backupsKept.between' => 'From 1 to 100 nightly backups are kept.',
             'timezone.timezone' => 'This is no time zone: write one such as Europe/London.',
         ];
     }

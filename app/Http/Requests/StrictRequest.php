@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Devices\LabelLanguage;
 use App\Support\CurrentKitchen;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
@@ -37,6 +38,17 @@ abstract class StrictRequest extends FormRequest
             }
             if ($others->exists()) {
                 $fail($message);
+            }
+        };
+    }
+
+    /** Languages that labels are read in, each once. */
+    protected static function labelLanguages(): Closure
+    {
+        return static function (string $path, mixed $value, Closure $fail): void {
+            $all = LabelLanguage::all();
+            if (! is_array($value) || ! array_is_list($value) || $value === [] || array_filter($value, static fn (mixed $one): bool => ! in_array($one, $all, true)) !== [] || count(array_unique($value)) < count($value)) {
+                $fail('Name the languages in which labels are read, each once: '.implode(', ', $all).'.');
             }
         };
     }

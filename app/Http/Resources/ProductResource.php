@@ -29,8 +29,9 @@ final class ProductResource extends JsonResource
             'ingredients' => $newest->ingredients ?? '',
             'readOn' => $newest?->read_on->format('Y-m-d'),
             'worst' => $newest->worst ?? 'unknown',
+            'photoId' => $newest?->photo_id,
             'dataVersion' => $newest->data_version ?? '',
-            'readings' => $readings->map(static fn (ProductReading $one): array => ['ingredients' => $one->ingredients, 'readOn' => $one->read_on->format('Y-m-d'), 'worst' => $one->worst])->all(),
+            'readings' => $readings->map(static fn (ProductReading $one): array => ['ingredients' => $one->ingredients, 'readOn' => $one->read_on->format('Y-m-d'), 'worst' => $one->worst, 'photoId' => $one->photo_id])->all(),
             'difference' => $newest === null || $before === null ? null : get_object_vars(LabelDifference::between($before->ingredients, $newest->ingredients, app(KitchenParts::class)->lines())),
         ];
     }

@@ -15,15 +15,22 @@ final class LabelReader
     /** The head of words that are meant so in every list, where they are a whole part. */
     private const ANY_LIST = '*';
 
-    private const HEAD = '/^\s*(ingredients?( list)?|contains|composition|zutaten|ingr[ée]dients|ingredientes|ingredienti|ingredi[ëe]nten|ingredienser|inneh[åa]ll|sk[łl]adniki|sk[łl]ad)\s*:\s*/iu';
+    /** What a list begins with, in the languages of labels. */
+    public const HEAD_WORDS = '(?:ingredients?( list)?|contains|composition|zutaten|ingr[ée]dients|ingredientes|ingredienti|ingredi[ëe]nten|ingredienser|inneh[åa]ll|sk[łl]adniki|sk[łl]ad)';
 
-    private const TRACE = '/\G(?:may (?:also )?contain(?: small amounts? of)?(?: traces? of)?|(?:contains )?traces? of|(?:made|produced|packed|manufactured) (?:in|on) (?:a |an |the )?(?:\w+ ){0,3}(?:that|which|where|with|handling|using)(?: (?:also )?(?:handles|uses|processes|handle|use|process|we use))?|not suitable for (?:\w+ ){0,4}(?:with|allergic to)|kann spuren von|peut contenir(?: des traces de)?|puede contener(?: trazas de)?|pu[òo] contenere(?: tracce di)?|kan (?:sporen van|inneh[åa]lla(?: sp[åa]r av)?|indeholde(?: spor af)?)|mo[żz]e zawiera[ćc](?: [śs]ladowe ilo[śs]ci)?|pode conter(?: vest[íi]gios de)?)(?!\p{L}):?/iu';
+    private const HEAD = '/^\s*'.self::HEAD_WORDS.'\s*:\s*/iu';
+
+    public const TRACE_WORDS = '(?:may (?:also )?contain(?: small amounts? of)?(?: traces? of)?|(?:contains )?traces? of|(?:made|produced|packed|manufactured) (?:in|on) (?:a |an |the )?(?:\w+ ){0,3}(?:that|which|where|with|handling|using)(?: (?:also )?(?:handles|uses|processes|handle|use|process|we use))?|not suitable for (?:\w+ ){0,4}(?:with|allergic to)|kann spuren von|peut contenir(?: des traces de)?|puede contener(?: trazas de)?|pu[òo] contenere(?: tracce di)?|kan (?:sporen van|inneh[åa]lla(?: sp[åa]r av)?|indeholde(?: spor af)?)|mo[żz]e zawiera[ćc](?: [śs]ladowe ilo[śs]ci)?|pode conter(?: vest[íi]gios de)?)(?!\p{L})';
+
+    private const TRACE = '/\G'.self::TRACE_WORDS.':?/iu';
 
     /** "Kann Spuren von anderen Nüssen enthalten": words about the traces, and not of them. */
     private const AROUND_TRACES = '/(?<!\p{L})(?:other|anderen?|autres?|otr[oa]s|altr[aei]|andere|andra|andre|inn[ey]ch|outros?|enthalten(?: sein)?|bevatten|inneh[åa]lla|indeholde|sp[åa]r av|spor af)(?!\p{L})/iu';
 
     /** Sentences on a tub that are no part of its list. */
-    private const OTHER = '/(?:(?<=[.;\n])|^)\s*(?:allerg\w+ (?:advice|information|info)|for allergens|nutrition\w*|storage|store (?:in|at|below)|keep (?:in|cool|refrigerated|out)|once opened|best before|use by|net w\w+|produced (?:by|for)|distributed by|made in \w+|shake well|stir before|serving suggestion|free from|mindestens haltbar|k[üu]hl|trocken lagern|nach dem [öo]ffnen|n[äa]hrwerte?|[àa] (?:conserver|consommer)|valeurs nutritionnelles|conservar|consumir|informaci[óo]n nutricional|conservare|da consumarsi|valori nutrizionali|(?:koel |droog )?bewaren|ten minste houdbaar|voedingswaarde|f[öo]rvaras|b[äa]st f[öo]re|n[äa]ringsv[äa]rde|opbevares|mindst holdbar|n[æa]ringsindhold|przechowywa[ćc]|najlepiej spo[żz]y[ćc]|warto[śs][ćc] od[żz]ywcza)\b[^.\n]*[.\n]?/iu';
+    public const OTHER_WORDS = '(?:allerg\w+ (?:advice|information|info)|for allergens|nutrition\w*|storage|store (?:in|at|below)|keep (?:in|cool|refrigerated|out)|best before|use by|net w\w+|nett?o(?:gewicht|f[üu]llmenge)|f[üu]llmenge|poids net|peso net[ot]o|once open\w*|una vez abierto|una volta aperto|apr[èe]s ouverture|produced (?:by|for)|distributed by|made in \w+|shake well|stir before|serving suggestion|free from|mindestens haltbar|k[üu]hl|trocken lagern|nach dem [öo]ffnen|n[äa]hrwerte?|[àa] (?:conserver|consommer)|valeurs nutritionnelles|conservar|consumir|informaci[óo]n nutricional|conservare|da consumarsi|valori nutrizionali|(?:koel |droog )?bewaren|ten minste houdbaar|voedingswaarde|f[öo]rvaras|b[äa]st f[öo]re|n[äa]ringsv[äa]rde|opbevares|mindst holdbar|n[æa]ringsindhold|przechowywa[ćc]|najlepiej spo[żz]y[ćc]|warto[śs][ćc] od[żz]ywcza)\b';
+
+    private const OTHER = '/(?:(?<=[.;\n])|^)\s*'.self::OTHER_WORDS.'[^.\n]*[.\n]?/iu';
 
     /** A full stop after these ends no part: "L. acidophilus", "incl. celery". */
     private const SHORTENED = '/(?:^|[\s(])(?:\p{L}|incl|min|max|approx|nat|art|veg|conc|var|spp)$/iu';

@@ -37,6 +37,7 @@ import type {
     StockItem,
     ThawPlan,
     LabelAnswer,
+    LabelPhoto,
     LabelShelf,
     OccasionAnswer,
     Offer,
@@ -155,6 +156,8 @@ export interface ProductFields {
     name?: string
     number?: string | null
     ingredients?: string
+    /** that the list was read from */
+    photoId?: string
     listLater?: boolean
 }
 export type ConfirmationFields = Pick<ConfirmationRecord, 'code' | 'level' | 'line' | 'dog' | 'dogId' | 'recipeTitle' | 'words'> &
@@ -239,6 +242,7 @@ export const api = {
     vocabulary: () => ask<Vocabulary>('GET', 'vocabulary'),
     labelShelf: (query: { number?: string; name?: string }) => ask<LabelShelf>('GET', `label-shelf?${new URLSearchParams(query).toString()}`),
     read: (content: string) => ask<ReadAnswer>('POST', 'read', { version: 1, content, explain: true }),
+    labelPhoto: (image: string, languages: LabelPhoto['languages']) => ask<LabelPhoto>('POST', 'ask/label-photo', { image, languages }),
     label: (question: AskedLabel, signal?: AbortSignal) => ask<LabelAnswer>('POST', 'ask/label', question, signal),
     raid: (question: AskedRaid) => ask<RaidAnswer>('POST', 'ask/raid', question),
     rescue: (question: AskedRescue) => ask<RescueAnswer>('POST', 'ask/rescue', question),

@@ -1211,6 +1211,7 @@ export interface OpenKitchen {
     nextBake?: NextBake
     backups?: Backups
     restored?: Restored
+    labelPhoto?: LabelPhoto
 }
 
 export interface Kitchen {
@@ -1356,12 +1357,17 @@ export interface Product {
      * counts up with every change; a write names the one it was made on
      */
     version: number
+    /**
+     * the photograph the newest wording was read from
+     */
+    photoId: string | null
 }
 
 export interface Reading {
     ingredients: string
     readOn: string
     worst: 'never' | 'unknown' | 'allergen' | 'limit' | 'ask-vet' | 'check-label' | 'caution' | 'clear'
+    photoId: string | null
 }
 
 export interface LabelDifference {
@@ -3297,6 +3303,69 @@ export interface Restored {
      * the backup of what was there
      */
     before: string | null
+}
+
+export interface LabelPhoto {
+    /**
+     * what stands above the list
+     */
+    name: string
+    list: string
+    /**
+     * what is printed beside the list
+     */
+    rest: string
+    doubts: DoubtfulWord[]
+    /**
+     * what no dog may have, beside the list
+     */
+    besides: {
+        text: string
+        message: string
+    }[]
+    /**
+     * why this is a poor picture, in words
+     */
+    poor: string | null
+    letterHigh: number | null
+    languages: ('en' | 'de' | 'fr' | 'es' | 'it')[]
+    barcode: ReadBarcode | null
+}
+
+export interface DoubtfulWord {
+    /**
+     * where it stands in the list, in code points
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: number[]
+    text: string
+    sure: number
+    box: WordBox
+}
+/**
+ * where it stands in the picture, in its points
+ */
+
+export interface WordBox {
+    left: number
+    top: number
+    width: number
+    height: number
+}
+
+export interface ReadBarcode {
+    number: string
+    product: {
+        id: string
+        name: string
+    } | null
+    shelf: {
+        number: string
+        name: string
+        ingredients: string
+    } | null
 }
 
 export interface Choices {

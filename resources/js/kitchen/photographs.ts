@@ -35,30 +35,50 @@ export function sizeOf(bytes: Uint8Array): { width: number; height: number } | n
 }
 
 /**
- * A picture as it is kept: made smaller here, so that little has to be sent, and without what a camera writes beside it.
+ * The picture in a file, upright as it was held.
  *
- * @throws Error in words, where the file holds no picture this browser can read
+ * @throws Error in words, where the file holds no picture this browser can read, or one that is too large to open
  */
-async function smallPicture(file: File): Promise<string> {
+export async function openPicture(file: File): Promise<ImageBitmap> {
     const size = sizeOf(new Uint8Array(await file.slice(0, HEAD).arrayBuffer()))
     if (size !== null && size.width * size.height > MOST_PIXELS)
         throw new Error(
             `${file.name} has ${Math.round((size.width * size.height) / 1e6)} million points, ${size.width} × ${size.height}: more than this browser should open. Make it smaller first, to ${MOST_PIXELS / 1e6} million at most.`,
         )
-    let picture: ImageBitmap
     try {
-        picture = await createImageBitmap(file)
+        return await createImageBitmap(file)
     } catch {
         throw new Error(`${file.name} holds no picture that this browser can read: take a JPEG, PNG or WebP.`)
     }
-    const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height))
+}
+
+/** A picture, or a part of it, as a canvas no longer than so many points; never made larger. */
+export function drawn(
+    picture: ImageBitmap | HTMLCanvasElement,
+    longest: number,
+    part: { left: number; top: number; width: number; height: number } = { left: 0, top: 0, width: picture.width, height: picture.height },
+): HTMLCanvasElement {
+    const scale = Math.min(1, longest / Math.max(part.width, part.height))
     const canvas = document.createElement('canvas')
-    canvas.width = Math.max(1, Math.round(picture.width * scale))
-    canvas.height = Math.max(1, Math.round(picture.height * scale))
-    canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height)
+    canvas.width = Math.max(1, Math.round(part.width * scale))
+    canvas.height = Math.max(1, Math.round(part.height * scale))
+    canvas.getContext('2d')?.drawImage(picture, part.left, part.top, part.width, part.height, 0, 0, canvas.width, canvas.height)
+
+    return canvas
+}
+
+/** A JPEG in base64, without what a camera writes beside it. */
+export function asJpeg(canvas: HTMLCanvasElement, quality: number = QUALITY): string {
+    return canvas.toDataURL('image/jpeg', quality).replace(/^data:[^,]*,/, '')
+}
+
+/** @throws Error in words, where the file holds no picture this browser can read */
+async function smallPicture(file: File): Promise<string> {
+    const picture = await openPicture(file)
+    const image = asJpeg(drawn(picture, LONGEST))
     picture.close()
 
-    return canvas.toDataURL('image/jpeg', QUALITY).replace(/^data:[^,]*,/, '')
+    return image
 }
 
 /**
@@ -69,9 +89,9 @@ async function smallPicture(file: File): Promise<string> {
  * @throws KitchenProblem where the kitchen refuses it
  * @throws Error in words, where the file holds no picture this browser can read
  */
-export async function keepPhotograph(outbox: Outbox, file: File, of: string): Promise<string> {
+export async function keepPhotograph(outbox: Outbox, file: File | HTMLCanvasElement, of: string): Promise<string> {
     const id = crypto.randomUUID()
-    const body = { image: await smallPicture(file) }
+    const body = { image: file instanceof HTMLCanvasElement ? asJpeg(drawn(file, LONGEST)) : await smallPicture(file) }
     await outbox.put({ method: 'POST', path: 'photos', kind: 'photos', id, key: id, name: `the photograph of ${of}`, body, base: null })
 
     return id

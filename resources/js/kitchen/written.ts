@@ -135,15 +135,16 @@ export function slipOf(recipe: Recipe, foods: string[] = []): Slip {
 }
 
 export function productWith(fields: ProductFields, one: Product | null): Partial<Product> {
-    const { name, number, ingredients } = fields
+    const { name, number, ingredients, photoId } = fields
 
     return {
         ...(one === null
-            ? { name: '', number: null, ingredients: '', readOn: null, worst: 'unknown', dataVersion: '', readings: [], difference: null }
+            ? { name: '', number: null, ingredients: '', readOn: null, worst: 'unknown', dataVersion: '', readings: [], difference: null, photoId: null }
             : {}),
         ...(name === undefined ? {} : { name }),
         ...(number === undefined ? {} : { number }),
         ...(ingredients === undefined ? {} : { ingredients, worst: 'unknown' as const }),
+        ...(photoId === undefined ? {} : { photoId }),
     }
 }
 

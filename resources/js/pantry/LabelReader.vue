@@ -1,26 +1,42 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { api } from '../api/client'
-import type { LabelAnswer } from '../api/types.generated'
+import type { LabelAnswer, LabelPhoto as ReadPhoto } from '../api/types.generated'
+import { keepPhotograph } from '../kitchen/photographs'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { useOutbox } from '../kitchen/useOutbox'
 import FindingMark from '../ui/FindingMark.vue'
 import { LEVELS, told } from '../ui/levels'
 import { tell } from '../ui/notices'
 import { useAsked } from '../ui/useAsked'
+import DoubtfulWords from './DoubtfulWords.vue'
+import { mended, moved, type Doubt } from './doubts'
+import LabelPhoto from './LabelPhoto.vue'
+import ReadPicture from './ReadPicture.vue'
 
 export interface LabelForm {
     id: string | null
     name: string
     number: string | null
     ingredients: string
+    /** words of it that were read from a photograph and have still to be looked at */
+    doubts: Doubt[]
+    /** why the photograph is a poor one */
+    poor: string | null
 }
 
 /** Reads the list printed on a tub, part by part, for every dog of the kitchen. */
-const props = defineProps<Pick<LabelForm, 'id' | 'number'>>()
+const id = defineModel<string | null>('id', { required: true })
+const number = defineModel<string | null>('number', { required: true })
 const name = defineModel<string>('name', { required: true })
 const ingredients = defineModel<string>('ingredients', { required: true })
+const doubts = defineModel<Doubt[]>('doubts', { required: true })
+const poor = defineModel<string | null>('poor', { required: true })
 const emit = defineEmits<{ anew: [] }>()
 const kitchen = useKitchen()
+const outbox = useOutbox()
+const photo = shallowRef<HTMLCanvasElement | null>(null)
+const read = ref<ReadPhoto | null>(null)
 const problem = ref<string | null>(null)
 
 const {
@@ -42,16 +58,64 @@ const MOST_DOGS = 50
 const words = computed(() => {
     const worst = answer.value?.worst
     if (worst === undefined) return null
+    // a poison that was read is told at once; that nothing is there only when every word was looked at
+    if (doubts.value.length > 0 && worst !== 'never')
+        return `Not checked yet: ${doubts.value.length === 1 ? 'one word is' : `${doubts.value.length} words are`} still to be looked at.`
 
     return worst === 'clear' ? 'Nothing found in this list.' : `${LEVELS[worst].word}: ${LEVELS[worst].meaning}.`
 })
 
+/** The list as the doubts know it: what is changed by hand moves them. */
+let known = ingredients.value
+watch(ingredients, (now) => {
+    if (doubts.value.length > 0 && now !== known) doubts.value = moved(doubts.value, known, now)
+    known = now
+})
+
+function took(answer: ReadPhoto, picture: HTMLCanvasElement): void {
+    photo.value = picture
+    read.value = answer
+    known = answer.list
+    ingredients.value = answer.list
+    doubts.value = answer.doubts.map((one) => ({ span: [one.span[0] ?? 0, one.span[1] ?? 0], text: one.text, box: one.box }))
+    poor.value = answer.poor
+    if (answer.barcode !== null) {
+        number.value = answer.barcode.number
+        id.value = answer.barcode.product?.id ?? id.value
+        name.value = answer.barcode.product?.name ?? answer.barcode.shelf?.name ?? name.value
+    }
+    if (name.value.trim() === '') name.value = answer.name.slice(0, 120)
+}
+
+function settle(doubt: Doubt, word: string): void {
+    const others = doubts.value.filter((one) => one !== doubt)
+    if (word === doubt.text) doubts.value = others
+    else {
+        const list = mended(ingredients.value, doubt.span, word)
+        doubts.value = moved(others, ingredients.value, list)
+        known = list
+        ingredients.value = list
+    }
+}
+
+function another(): void {
+    photo.value = null
+    read.value = null
+    emit('anew')
+}
+
 async function keep(): Promise<void> {
     problem.value = null
-    const isNew = props.id === null
+    const isNew = id.value === null
     try {
-        const product = await kitchen.all.products.keep(props.id, { name: name.value, number: props.number, ingredients: ingredients.value })
-        emit('anew')
+        const photoId = photo.value === null ? undefined : await keepPhotograph(outbox, photo.value, `the label of ${name.value}`)
+        const product = await kitchen.all.products.keep(id.value, {
+            name: name.value,
+            number: number.value,
+            ingredients: ingredients.value,
+            ...(photoId === undefined ? {} : { photoId }),
+        })
+        another()
         tell(
             kitchen.all.products.waits(product.id)
                 ? 'It waits for the kitchen.'
@@ -68,21 +132,42 @@ async function keep(): Promise<void> {
 <template>
     <section class="label-reader" aria-labelledby="reader-title">
         <h2 id="reader-title">Read a label</h2>
+        <LabelPhoto @read="took" />
         <v-text-field v-model="name" label="Name of the product" maxlength="120" placeholder="as you will write it in a recipe" autocomplete="off" />
-        <v-textarea
-            v-model="ingredients"
-            label="Its list of ingredients, as printed"
-            rows="4"
-            maxlength="5000"
-            placeholder="Roasted peanuts (95%), …"
-        />
+        <div class="label-reader__beside" :class="{ 'label-reader__beside--two': photo !== null }">
+            <ReadPicture v-if="photo !== null" :picture="photo" :doubts="doubts" />
+            <v-textarea
+                v-model="ingredients"
+                label="Its list of ingredients, as printed"
+                :rows="photo === null ? 4 : 10"
+                maxlength="5000"
+                placeholder="Roasted peanuts (95%), …"
+            />
+        </div>
+        <p v-if="read?.barcode" class="hint">
+            Barcode {{ read.barcode.number }}:
+            {{
+                read.barcode.product !== null
+                    ? `“${read.barcode.product.name}” of this kitchen; this becomes its newest wording.`
+                    : read.barcode.shelf !== null
+                      ? `“${read.barcode.shelf.name}” on the label shelf (a stand-in).`
+                      : 'on no shelf yet; it is kept with the product.'
+            }}
+        </p>
+        <DoubtfulWords :list="ingredients" :doubts="doubts" :picture="photo" :poor="poor" @settle="settle" @all="doubts = []" />
+        <p v-for="one in read?.besides ?? []" :key="one.text" class="problem" role="alert">
+            Beside the list is also printed “{{ one.text }}”. {{ one.message }} If it is in it, write it into the list.
+        </p>
         <p v-if="(problem ?? refusal) !== null" class="problem" role="alert">{{ problem ?? refusal }}</p>
         <template v-if="answer !== null">
             <p
                 class="verdict label-reader__verdict"
                 :class="{
                     'verdict--poison': answer.worst === 'never' && !late,
-                    'verdict--stop': late || (answer.worst !== 'clear' && answer.worst !== 'never' && answer.worst !== 'caution'),
+                    'verdict--stop':
+                        late ||
+                        (answer.worst !== 'clear' && answer.worst !== 'never' && answer.worst !== 'caution') ||
+                        (doubts.length > 0 && answer.worst !== 'never'),
                 }"
                 role="status"
             >
@@ -110,8 +195,8 @@ async function keep(): Promise<void> {
                 </li>
             </ol>
             <p class="paper__ends">
-                <v-btn @click="emit('anew')">Another</v-btn
-                ><v-btn variant="flat" color="primary" :disabled="name.trim() === ''" @click="keep">{{
+                <v-btn @click="another">Another</v-btn
+                ><v-btn variant="flat" color="primary" :disabled="name.trim() === '' || doubts.length > 0" @click="keep">{{
                     id === null ? 'Keep as a product' : 'Keep this wording'
                 }}</v-btn>
             </p>

@@ -4,6 +4,7 @@ import { api } from '../api/client'
 import type { ConfirmationRecord, Product, ShelfProduct } from '../api/types.generated'
 import { takeAway } from '../kitchen/takeAway'
 import { useKitchen, wordsOf } from '../kitchen/useKitchen'
+import { addressOf } from '../kitchen/photographs'
 import { useOutbox } from '../kitchen/useOutbox'
 import { writtenDate } from '../ui/dates'
 import FindingMark from '../ui/FindingMark.vue'
@@ -71,6 +72,13 @@ async function remove(product: Product): Promise<void> {
                         ><del>{{ one.difference.gone.join(', ') }}</del> went out</template
                     >.
                 </p>
+                <img
+                    v-if="one.photoId !== null"
+                    class="product-photo"
+                    :src="addressOf(outbox, one.photoId)"
+                    :alt="`The label of ${one.name}, photographed`"
+                    loading="lazy"
+                />
                 <p v-for="word in read(one.id)" :key="word.id" class="products__word">
                     Read and found free of it: {{ word.code.replaceAll('-', ' ') }}, {{ word.saidBy }},
                     {{ writtenDate(word.saidAt.slice(0, 10), kitchen.kitchen?.datesAs ?? 'dmy') }}
