@@ -32,7 +32,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // A row is looked up in the open kitchen only.
         $middleware->group('kitchen', [WholeText::class, OpenKitchen::class, OneWrite::class, SubstituteBindings::class]);
         // A recipe is kept letter by letter. A question to core is read from its own body: nothing of it is walked through twice.
-        $asks = static fn (Request $request): bool => str_starts_with($request->path(), 'api/ask/') || Contract::has(substr($request->path(), strlen('api/')));
+        $asks = static fn (Request $request): bool => $request->is('api/exchange/*', 'api/csv/*') || str_starts_with($request->path(), 'api/ask/') || Contract::has(substr($request->path(), strlen('api/')));
         $middleware->trimStrings(except: ['text', 'steps', $asks]);
         $middleware->convertEmptyStringsToNull(except: [$asks]);
         // No page of another origin may read this kitchen.

@@ -14,6 +14,7 @@ use App\Http\Controllers\ConfirmationController;
 use App\Http\Controllers\CoreController;
 use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DogController;
+use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\KitchenQuestionController;
 use App\Http\Controllers\LabelPhotoController;
@@ -61,6 +62,10 @@ Route::middleware('kitchen')->group(function (): void {
     foreach (Contract::names() as $question) {
         Route::post("ask/$question", KitchenQuestionController::class)->name("ask.$question");
     }
+    Route::get('export/shelf', [ExchangeController::class, 'shelf'])->name('export.shelf');
+    Route::post('exchange/look', [ExchangeController::class, 'look'])->name('exchange.look');
+    Route::post('exchange/take', [ExchangeController::class, 'take'])->name('exchange.take');
+    Route::get('recipes/{recipe}/as/{form}', [ExchangeController::class, 'recipe'])->where('form', 'jsonld|md|txt')->name('recipes.as');
     Route::get('export', [BackupController::class, 'export'])->name('export');
     Route::get('backups', [BackupController::class, 'index'])->name('backups.index');
     Route::post('backups', [BackupController::class, 'store'])->name('backups.store');

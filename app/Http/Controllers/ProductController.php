@@ -7,10 +7,9 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ProductRequest;
 use App\Http\Resources\ProductResource;
 use App\Models\Product;
-use App\Support\KitchenClock;
-use App\Support\KitchenQuestion;
 use App\Support\Merge;
 use App\Support\NewRow;
+use App\Support\ProductReadings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -25,12 +24,12 @@ final class ProductController
         return ProductResource::collection(Product::query()->with('readings')->orderBy('name')->get());
     }
 
-    public function store(ProductRequest $request, NewRow $new): JsonResponse
+    public function store(ProductRequest $request, NewRow $new, ProductReadings $readings): JsonResponse
     {
-        $product = DB::transaction(function () use ($request, $new): Product {
+        $product = DB::transaction(function () use ($request, $new, $readings): Product {
             $product = Product::query()->create($request->safe()->only(['name', 'number']) + $new->id());
             if ($request->filled('ingredients')) {
-                $this->read($product, (string) $request->validated('ingredients'), $request->validated('photoId'));
+                $readings->read($product, (string) $request->validated('ingredients'), $request->validated('photoId'));
             }
 
             return $product;
@@ -44,13 +43,13 @@ final class ProductController
         return new ProductResource($product->load('readings'));
     }
 
-    public function update(ProductRequest $request, Product $product, Merge $merge): ProductResource
+    public function update(ProductRequest $request, Product $product, Merge $merge, ProductReadings $readings): ProductResource
     {
         Gate::authorize('update', $product);
-        DB::transaction(function () use ($request, $product, $merge): void {
+        DB::transaction(function () use ($request, $product, $merge, $readings): void {
             $product->update($merge->onto($product, $request->safe()->only(['name', 'number'])));
             if ($request->filled('ingredients')) {
-                $this->read($product, (string) $request->validated('ingredients'), $request->validated('photoId'));
+                $readings->read($product, (string) $request->validated('ingredients'), $request->validated('photoId'));
             }
         });
 
@@ -63,23 +62,5 @@ final class ProductController
         $product->delete();
 
         return response()->noContent();
-    }
-
-    /** The same wording read again only moves its date; another wording is kept beside it. */
-    private function read(Product $product, string $ingredients, ?string $photo): void
-    {
-        $answer = app(KitchenQuestion::class)->answer('label', (object) ['ingredients' => $ingredients, 'dogs' => []]);
-        $judged = ['read_on' => app(KitchenClock::class)->today(), 'worst' => $answer['worst'], 'data_version' => $answer['dataVersion']] + ($photo === null ? [] : ['photo_id' => $photo]);
-        $newest = $product->readings()->first();
-        if ($newest !== null && trim($newest->ingredients) === trim($ingredients)) {
-            $newest->update($judged);
-
-            return;
-        }
-        $product->readings()->create(['ingredients' => $ingredients] + $judged);
-        if (! $product->wasRecentlyCreated) {
-            // another wording beside the older: both stay, so nothing of it can be lost
-            $product->touched(['ingredients' => $newest?->ingredients]);
-        }
     }
 }

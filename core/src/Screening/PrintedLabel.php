@@ -51,8 +51,6 @@ final readonly class PrintedLabel
             $list .= $word;
             $spans[$n] = [$begin, mb_strlen($list)];
         }
-        /** @param  list<array{string, int}>  $some */
-        $said = static fn (array $some): string => implode(' ', array_map(static fn (array $one): string => $one[0], $some));
         $above = array_slice($words, 0, $from);
         $name = $above === [] ? '' : self::said(array_values(array_filter($above, static fn (array $one): bool => $one[1] === $above[0][1])));
 
@@ -95,6 +93,12 @@ final readonly class PrintedLabel
         }
 
         return [$from, $to];
+    }
+
+    /** @param  list<array{string, int}>  $words */
+    private static function said(array $words): string
+    {
+        return implode(' ', array_column($words, 0));
     }
 
     /** @param  list<array{string, int}>  $words */

@@ -1212,6 +1212,8 @@ export interface OpenKitchen {
     backups?: Backups
     restored?: Restored
     labelPhoto?: LabelPhoto
+    offers?: Offers
+    taken?: Taken
 }
 
 export interface Kitchen {
@@ -3366,6 +3368,32 @@ export interface ReadBarcode {
         name: string
         ingredients: string
     } | null
+}
+
+export interface Offers {
+    from: string | null
+    made: string | null
+    items: OfferedItem[]
+}
+
+export interface OfferedItem {
+    number: number
+    kind: 'recipes' | 'products' | 'foods' | 'words' | 'swaps'
+    name: string
+    /**
+     * whether this kitchen has it: not yet, exactly so, another of that name
+     */
+    state: 'new' | 'same' | 'other'
+    /**
+     * why it cannot be taken
+     */
+    problem: string | null
+    text: string
+    hasPicture: boolean
+}
+
+export interface Taken {
+    taken: number
 }
 
 export interface Choices {
