@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Exchange\Csv\Tables;
 use App\Http\Controllers\AcceptedFactorController;
 use App\Http\Controllers\BackupController;
 use App\Http\Controllers\BagController;
@@ -12,6 +13,7 @@ use App\Http\Controllers\ChangesController;
 use App\Http\Controllers\ChoicesController;
 use App\Http\Controllers\ConfirmationController;
 use App\Http\Controllers\CoreController;
+use App\Http\Controllers\CsvController;
 use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DogController;
 use App\Http\Controllers\ExchangeController;
@@ -62,6 +64,9 @@ Route::middleware('kitchen')->group(function (): void {
     foreach (Contract::names() as $question) {
         Route::post("ask/$question", KitchenQuestionController::class)->name("ask.$question");
     }
+    Route::get('csv/{table}', [CsvController::class, 'show'])->whereIn('table', Tables::names())->name('csv.show');
+    Route::post('csv/{table}/look', [CsvController::class, 'look'])->whereIn('table', Tables::names())->name('csv.look');
+    Route::post('csv/{table}', [CsvController::class, 'store'])->whereIn('table', Tables::names())->name('csv.store');
     Route::get('export/shelf', [ExchangeController::class, 'shelf'])->name('export.shelf');
     Route::post('exchange/look', [ExchangeController::class, 'look'])->name('exchange.look');
     Route::post('exchange/take', [ExchangeController::class, 'take'])->name('exchange.take');

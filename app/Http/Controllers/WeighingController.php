@@ -9,6 +9,7 @@ use App\Http\Resources\WeighingResource;
 use App\Models\Dog;
 use App\Models\Weighing;
 use App\Support\NewRow;
+use App\Support\WeighBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
@@ -25,14 +26,7 @@ final class WeighingController
     public function store(WeighingRequest $request, Dog $dog, NewRow $new): JsonResponse
     {
         Gate::authorize('update', $dog);
-        $kept = Weighing::query()->firstOrNew(['dog_id' => $dog->id, 'weighed_on' => $request->validated('on')], $new->id())->fill(['kg' => $request->kg()]);
-        if ($request->has('bodyCondition')) {
-            $kept->body_condition = $request->bodyCondition();
-        }
-        $kept->save();
-        if (! Weighing::query()->where('dog_id', $dog->id)->where('weighed_on', '>', $request->validated('on'))->exists()) {
-            $dog->update(['weight_kg' => $kept->kg, 'weight_said' => null] + ($kept->body_condition === null ? [] : ['body_condition' => $kept->body_condition]));
-        }
+        $kept = WeighBook::write($dog, (string) $request->validated('on'), $request->kg(), $request->has('bodyCondition') ? ['body_condition' => $request->bodyCondition()] : [], $new->id());
 
         return (new WeighingResource($kept->refresh()->load('dog')))->response()->setStatusCode(201);
     }

@@ -42,4 +42,15 @@ trait BelongsToKitchen
     {
         return parent::setKeysForSaveQuery($query)->where('kitchen_id', $this->kitchen_id);
     }
+
+    /**
+     * Read again it is the same row: another kitchen may have one of the same id, out of the same backup.
+     *
+     * @param  Builder<static>  $query
+     * @return Builder<static>
+     */
+    protected function setKeysForSelectQuery($query): Builder
+    {
+        return parent::setKeysForSelectQuery($query)->where('kitchen_id', $this->kitchen_id);
+    }
 }

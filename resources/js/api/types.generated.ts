@@ -1214,6 +1214,7 @@ export interface OpenKitchen {
     labelPhoto?: LabelPhoto
     offers?: Offers
     taken?: Taken
+    csvTaken?: CsvTaken
 }
 
 export interface Kitchen {
@@ -3394,6 +3395,26 @@ export interface OfferedItem {
 
 export interface Taken {
     taken: number
+}
+
+export interface CsvTaken {
+    rows: number
+    new: number
+    same: number
+    changed: number
+    unknownColumns: string[]
+    problems: CsvProblem[]
+    taken: boolean
+}
+
+export interface CsvProblem {
+    /**
+     * in the file, the head being the first
+     */
+    row: number
+    column: string
+    said: string
+    message: string
 }
 
 export interface Choices {
