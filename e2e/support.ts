@@ -214,11 +214,14 @@ export async function expectAccessible(page: Page, only: string[] = []): Promise
     await unveil(page)
     const { violations, incomplete, passes } = await (only.length === 0 ? axe : axe.withRules(only)).analyze()
     await veil(page)
-    expect(
-        violations
-            .filter((one) => one.impact === 'serious' || one.impact === 'critical' || !(one.id in LESSER))
-            .map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`),
-    ).toEqual([])
+    const wrong: string[] = []
+    for (const one of violations.filter(({ impact, id }) => impact === 'serious' || impact === 'critical' || !(id in LESSER))) {
+        const names = one.nodes.map((node) => node.target.join(' '))
+        // the colours of what lies behind a dialog are those of its veil
+        const seen = one.id === 'color-contrast' ? await inFront(page, names) : names
+        if (seen.length > 0) wrong.push(`${one.id}: ${seen.join(', ')}`)
+    }
+    expect(wrong).toEqual([])
     const colours = (results: typeof passes): (typeof passes)[number]['nodes'] =>
         results.filter((one) => one.id === 'color-contrast').flatMap((one) => one.nodes)
     const unjudged = colours(incomplete).filter(

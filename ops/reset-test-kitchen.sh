@@ -5,5 +5,5 @@ source "$(dirname "${BASH_SOURCE[0]}")/lib.sh"
 source "$ROOT/ops/instance.sh"
 read -r name port <<<"${MILDBOWL_INSTANCE:-test 8680}"
 instance "$name" "$port"
-rm -f "$DIR/storage/app/shifted-clock"
+rm -rf "$DIR/storage/app/shifted-clock" "$DIR/storage/app/backups"
 artisan migrate:fresh --seed --force --no-interaction

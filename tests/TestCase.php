@@ -8,6 +8,7 @@ use App\Models\Kitchen;
 use App\Support\CurrentKitchen;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
+use Illuminate\Support\Facades\File;
 
 abstract class TestCase extends Base
 {
@@ -17,6 +18,15 @@ abstract class TestCase extends Base
 
     /** Every test lives on one day, and so do the dogs: how old they are may not depend on the day it runs. */
     public const TODAY = '2026-06-20 12:00:00';
+
+    /** Backups of tests lie apart, and go with them. */
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $folder = sys_get_temp_dir().'/mildbowl-backups-'.bin2hex(random_bytes(4));
+        config(['mildbowl.backups' => $folder]);
+        $this->beforeApplicationDestroyed(static fn () => File::deleteDirectory($folder));
+    }
 
     protected function beforeRefreshingDatabase(): void
     {

@@ -25,7 +25,9 @@ final readonly class BackupShelf
 
     public static function folder(Kitchen $kitchen): string
     {
-        return storage_path("app/backups/$kitchen->slug");
+        $all = config('mildbowl.backups');
+
+        return (is_string($all) ? $all : storage_path('app/backups'))."/$kitchen->slug";
     }
 
     /**

@@ -8,7 +8,7 @@ use App\Models\Kitchen;
 use App\Support\CurrentKitchen;
 use Illuminate\Contracts\Auth\Authenticatable;
 
-/** Who works in a kitchen may back it up, and put a backup in its place. */
+/** Who works in a kitchen may back it up, put a backup in its place, and take things in from files. */
 final readonly class KitchenPolicy
 {
     public function __construct(private CurrentKitchen $current) {}
@@ -16,6 +16,11 @@ final readonly class KitchenPolicy
     public function backUp(?Authenticatable $person, Kitchen $kitchen): bool
     {
         return $kitchen->id === $this->current->id();
+    }
+
+    public function takeIn(?Authenticatable $person, Kitchen $kitchen): bool
+    {
+        return $this->backUp($person, $kitchen);
     }
 
     public function restore(?Authenticatable $person, Kitchen $kitchen): bool

@@ -21,15 +21,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
 beforeEach(function (): void {
-    $this->folder = sys_get_temp_dir().'/mildbowl-backup-'.bin2hex(random_bytes(4));
-    $this->app->useStoragePath($this->folder);
+    $this->folder = (string) config('mildbowl.backups');
     File::ensureDirectoryExists($this->folder);
     $this->kitchen = $this->open('lock-cottage');
     $this->shelf = app(BackupShelf::class);
-});
-
-afterEach(function (): void {
-    File::deleteDirectory($this->folder);
 });
 
 /** @return array<string, string> what lies in a backup, by its name there */

@@ -70,6 +70,7 @@ function othersThings(TestCase $test): array
     $things['entry'] = DiaryEntry::query()->create(['id' => fake()->uuid(), 'dog_id' => $things['dog']->id, 'on' => '2026-06-19', 'at' => now(), 'by' => 'Somebody', 'kind' => 'note', 'said' => ['text' => 'Strange ear'], 'came_at' => now()]);
     $things['trial'] = Trial::query()->create(['dog_id' => $things['dog']->id, 'kind' => 'new-food', 'foods' => ['pear'], 'from' => '2026-06-19', 'days' => 14]);
     $things['backup'] = (object) ['id' => app(BackupShelf::class)->make($other, Reason::ByHand)];
+    $things['form'] = (object) ['id' => 'md'];
     $things['weighing'] = Weighing::query()->create(['dog_id' => $things['dog']->id, 'weighed_on' => '2026-05-14', 'kg' => 9]);
     $test->open('lock-cottage');
 
@@ -86,7 +87,7 @@ it('shows and changes nothing of another kitchen on any route', function (): voi
     $tried = 0;
     foreach (Route::getRoutes() as $route) {
         $names = $route->parameterNames();
-        if (! str_starts_with($route->uri(), 'api/') || $names === []) {
+        if (! str_starts_with($route->uri(), 'api/') || $names === [] || $names === ['table']) {
             continue;
         }
         $uri = preg_replace_callback('/\{(\w+)\??\}/', static fn (array $name): string => $things[$name[1]]->id, str_replace('{kind}/{id}', 'dogs/{dog}', $route->uri()));

@@ -292,6 +292,8 @@ function thingsOf(TestCase $test): array
         'entry' => $post('diary', ['id' => '018f2f6e-0000-7000-8000-00000000000a', 'at' => '2026-06-20T07:00:00.000Z', 'by' => 'Ines', 'dog' => $dog, 'on' => '2026-06-19', 'kind' => 'well']),
         'trial' => $post('trials', ['dogId' => $dog, 'kind' => 'new-food', 'foods' => ['pear'], 'from' => '2026-06-19']),
         'backup' => app(BackupShelf::class)->make(Kitchen::query()->firstOrFail(), Reason::ByHand),
+        'table' => 'weights',
+        'form' => 'md',
         'planned' => $post('planned', ['recipeId' => Recipe::query()->firstOrFail()->id, 'on' => now()->addDays(3)->format('Y-m-d')]),
         'stock' => $post('stock', ['ingredient' => 'oat-flour', 'state' => 'low']),
         'bag' => Bag::query()->where('state', 'here')->firstOrFail()->id,

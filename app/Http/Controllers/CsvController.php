@@ -9,6 +9,7 @@ use App\Support\CurrentKitchen;
 use App\Support\KitchenClock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use MildBowl\Core\Questions\RequestRefused;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -27,15 +28,23 @@ final class CsvController
         }, headers: ['Content-Type' => 'text/csv; charset=utf-8; header=present', 'Content-Disposition' => "attachment; filename=\"$name\""]);
     }
 
-    /** What would become of each row; nothing is kept. @throws RequestRefused */
-    public function look(Request $request, string $table): JsonResponse
+    /**
+     * What would become of each row; nothing is kept.
+     *
+     * @throws RequestRefused
+     */
+    public function look(Request $request, string $table, CurrentKitchen $current): JsonResponse
     {
+        Gate::authorize('takeIn', $current->get());
+
         return new JsonResponse(Tables::take(Tables::named($table), self::content($request), true));
     }
 
     /** @throws RequestRefused */
-    public function store(Request $request, string $table): JsonResponse
+    public function store(Request $request, string $table, CurrentKitchen $current): JsonResponse
     {
+        Gate::authorize('takeIn', $current->get());
+
         return new JsonResponse(Tables::take(Tables::named($table), self::content($request), false));
     }
 

@@ -17,6 +17,7 @@ use App\Support\KitchenClock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use MildBowl\Core\Questions\RequestRefused;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -67,8 +68,9 @@ final class ExchangeController
     }
 
     /** @throws RequestRefused */
-    public function take(Request $request, ShelfReader $reader, Taking $taking, KitchenClock $clock): JsonResponse
+    public function take(Request $request, ShelfReader $reader, Taking $taking, KitchenClock $clock, CurrentKitchen $current): JsonResponse
     {
+        Gate::authorize('takeIn', $current->get());
         $read = $reader->read(self::content($request));
         $numbers = $request->json('take');
         if (! is_array($numbers) || $numbers === [] || array_filter($numbers, static fn (mixed $one): bool => ! is_int($one) || ! isset($read['items'][$one])) !== []) {

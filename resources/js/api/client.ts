@@ -22,6 +22,7 @@ import type {
     BatchSlip,
     Changes,
     Choices,
+    CsvTaken,
     ConfirmationRecord,
     Dog,
     DoughAnswer,
@@ -60,7 +61,9 @@ import type {
     Slip,
     SwapsAnswer,
     Trashed,
+    Offers,
     Restored,
+    Taken,
     Trial,
     Vocabulary,
     WeekAnswer,
@@ -224,6 +227,10 @@ export async function sendFile<T>(path: string, file: Blob, type: string): Promi
 }
 
 export const api = {
+    lookIntoFile: (content: string) => ask<Offers>('POST', 'exchange/look', { content }),
+    takeFromFile: (content: string, take: number[]) => ask<Taken>('POST', 'exchange/take', { content, take }),
+    lookIntoCsv: (table: string, content: string) => ask<CsvTaken>('POST', `csv/${table}/look`, { content }),
+    takeCsv: (table: string, content: string) => ask<CsvTaken>('POST', `csv/${table}`, { content }),
     backups: () => ask<Backups>('GET', 'backups'),
     backUp: () => ask<Backup>('POST', 'backups', {}),
     bringBackupIn: (file: Blob) => sendFile<Backup>('backups/file', file, 'application/zip'),

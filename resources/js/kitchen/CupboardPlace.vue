@@ -9,6 +9,7 @@ import {
     mdiFountainPenTip,
     mdiHomeEditOutline,
     mdiSwapHorizontal,
+    mdiSwapVerticalBold,
     mdiCorn,
 } from '@mdi/js'
 import { computed } from 'vue'
@@ -26,6 +27,7 @@ const PARTS = [
     { to: '/cupboard/rules', name: 'Rule book', icon: mdiBookCheckOutline },
     { to: '/cupboard/confirmed', name: 'Confirmed', icon: mdiFountainPenTip },
     { to: '/cupboard/house', name: 'House rules', icon: mdiHomeEditOutline },
+    { to: '/cupboard/in-and-out', name: 'In and out', icon: mdiSwapVerticalBold },
     { to: '/cupboard/backup', name: 'Backup', icon: mdiArchiveArrowDownOutline },
     { to: '/cupboard/trash', name: 'Trash', icon: mdiDeleteRestore },
 ]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiMenuDown } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api } from '../api/client'
@@ -49,6 +50,11 @@ watch(
     },
     { flush: 'sync' },
 )
+const FORMS = [
+    ['jsonld', 'JSON-LD, for other programs'],
+    ['md', 'Markdown'],
+    ['txt', 'Plain text'],
+] as const
 const isCups = computed(() => kitchen.kitchen?.amountsAs === 'cups')
 const cleared = computed(() => (answer.value?.verdict.dogs ?? []).filter((dog) => dog.cleared).map((dog) => dog.name))
 const poison = computed(() => (answer.value?.lines ?? []).some((line) => line.findings.some((one) => one.level === 'never')))
@@ -65,7 +71,12 @@ function print(): void {
     <article class="place place--narrow recipe-card" :aria-label="recipe?.title">
         <p class="report__tools">
             <v-btn variant="flat" color="primary" @click="print">Print</v-btn><v-btn :to="`/bench/${id}`">To the bench</v-btn
-            ><v-btn to="/shelf">To the shelf</v-btn>
+            ><v-btn to="/shelf">To the shelf</v-btn
+            ><v-menu
+                ><template #activator="{ props: menu }"><v-btn v-bind="menu" :append-icon="mdiMenuDown">Save as a file</v-btn></template
+                ><v-list
+                    ><v-list-item v-for="[form, name] in FORMS" :key="form" :href="`/api/recipes/${id}/as/${form}`" download :title="name" /></v-list
+            ></v-menu>
         </p>
         <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
         <template v-if="recipe !== null">
