@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import type { Locator, Page } from '@playwright/test'
 import ICAL from 'ical.js'
 import jsonld from 'jsonld'
-import { expect, expectAccessible, freshKitchen, test } from './support'
+import { choose, expect, expectAccessible, freshKitchen, test } from './support'
 
 freshKitchen()
 
@@ -201,11 +201,53 @@ test('another calendar reads ours', async ({ page }) => {
     for (const one of events) expect(one.startDate.isDate).toBe(true)
 })
 
+test('a gift is labelled: as made, at true size, the same on paper; a card shows the cut as large as it is', async ({ page }) => {
+    await page.goto('/labels/print')
+    await page.getByRole('group', { name: 'What', exact: true }).getByRole('button', { name: 'Labels for gifts' }).click()
+    const bags = page.getByRole('group', { name: 'Which bags' })
+    for (const on of await bags.getByRole('button', { pressed: true }).all()) await on.click()
+    await bags
+        .getByRole('button', { name: /Venison and parsnip coins/ })
+        .first()
+        .click()
+    await page.getByLabel('Made for').fill('Mabel')
+    const sheet = page.getByRole('group', { name: 'Sheet 1 of 1' })
+    await expect(sheet).toContainText('Made for Mabel')
+    await expect(sheet).toContainText('not a complete food')
+    await expectAccessible(page)
+    // 210 mm of paper are 210 mm on the screen
+    const box = await sheet.boundingBox()
+    expect(box?.width ?? 0).toBeCloseTo((210 * 96) / 25.4, 0)
+    // no run of words reaches into the next one
+    const runs = await sheet.locator('text').evaluateAll((all) =>
+        (all as SVGTextElement[]).map((one) => ({
+            x: Number(one.getAttribute('x')),
+            y: Number(one.getAttribute('y')),
+            wide: one.getComputedTextLength(),
+        })),
+    )
+    for (const one of runs)
+        for (const next of runs) if (next.y === one.y && next.x > one.x) expect(one.x + one.wide).toBeLessThanOrEqual(next.x + 0.15)
+    await page.getByLabel('Title, where it is another').fill('Calming coins')
+    await expect(page.getByRole('alert')).toContainText('never printed')
+    await page.getByLabel('Title, where it is another').fill('')
+    const pdf = page.getByRole('link', { name: 'As PDF' })
+    const file = await page.request.get((await pdf.getAttribute('href')) ?? '')
+    expect(file.headers()['content-type']).toBe('application/pdf')
+    await page.getByRole('button', { name: 'A gift is fine. Selling is another matter' }).click()
+    await expect(page.getByText('Ask the office that watches over food and feed')).toBeVisible()
+    await page.getByRole('group', { name: 'What', exact: true }).getByRole('button', { name: 'A recipe card' }).click()
+    await choose(page, 'Which recipe', 'Beetroot and barley rounds')
+    await expect(sheet).toContainText('at its true size')
+    // a unit of the drawing is a millimetre of the paper
+    expect(await sheet.locator('.print-page__line').evaluate((line: SVGPathElement) => line.getBBox().width)).toBeCloseTo(25, 1)
+})
+
 test('everything of it works by thumb on a phone', async ({ browser, baseURL }) => {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, baseURL: baseURL ?? '' })
     const page = await context.newPage()
-    for (const place of ['backup', 'in-and-out', 'labels']) {
-        await page.goto(`/cupboard/${place}`)
+    for (const place of ['/labels/print', '/cupboard/backup', '/cupboard/in-and-out', '/cupboard/labels']) {
+        await page.goto(place)
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
         await expect
             .poll(() => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth))

@@ -22,6 +22,8 @@ const PLACES = [
     '/cupboard/rules',
     '/cupboard/confirmed',
     '/cupboard/house',
+    '/cupboard/in-and-out',
+    '/cupboard/backup',
     '/cupboard/trash',
     '/nowhere/at/all',
 ]

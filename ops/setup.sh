@@ -2,7 +2,7 @@
 # Installs what the project needs and does not have yet. Sourced after lib.sh.
 
 DEBIAN_PACKAGES=(php8.2-cli php8.2-pgsql php8.2-curl php8.2-zip php8.2-intl php8.2-mbstring php8.2-xml php8.2-bcmath php8.2-fpm php8.2-gd nginx postgresql curl tesseract-ocr tesseract-ocr-eng tesseract-ocr-deu tesseract-ocr-fra tesseract-ocr-spa tesseract-ocr-ita zbar-tools)
-BROWSER_PACKAGES=(chromium-headless-shell)
+BROWSER_PACKAGES=(chromium-headless-shell poppler-utils)
 
 install_debian() { # install_debian PACKAGE…
   local missing=() package

@@ -32,6 +32,7 @@ use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlannedBakeController;
 use App\Http\Controllers\PowerCutController;
 use App\Http\Controllers\PriceController;
+use App\Http\Controllers\PrintController;
 use App\Http\Controllers\ProductController;
 use App\Http\Controllers\ProfilesController;
 use App\Http\Controllers\RecipeController;
@@ -64,6 +65,8 @@ Route::middleware('kitchen')->group(function (): void {
     foreach (Contract::names() as $question) {
         Route::post("ask/$question", KitchenQuestionController::class)->name("ask.$question");
     }
+    Route::get('print', [PrintController::class, 'show'])->name('print');
+    Route::get('print/pdf', [PrintController::class, 'pdf'])->name('print.pdf');
     Route::get('csv/{table}', [CsvController::class, 'show'])->whereIn('table', Tables::names())->name('csv.show');
     Route::post('csv/{table}/look', [CsvController::class, 'look'])->whereIn('table', Tables::names())->name('csv.look');
     Route::post('csv/{table}', [CsvController::class, 'store'])->whereIn('table', Tables::names())->name('csv.store');

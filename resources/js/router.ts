@@ -26,8 +26,8 @@ export const router = createRouter({
         {
             path: '/labels/print',
             name: 'bag-labels',
-            component: () => import('./keeping/BagLabels.vue'),
-            meta: { title: 'Labels for bags', place: 'jars' },
+            component: () => import('./telling/PrintPlace.vue'),
+            meta: { title: 'Cards and labels', place: 'jars' },
         },
         { path: '/dogs', name: 'dogs', component: () => import('./dogs/DogsPlace.vue'), meta: { title: 'Dogs', place: 'dogs' } },
         {

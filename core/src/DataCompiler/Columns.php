@@ -50,6 +50,7 @@ final class Columns
         'ingredients' => 'id:id / name:text groups:group?; jobs:job?; water:number kcal:number protein:number fat:number carbohydrate:number fibre:number sugars:number ash:number sodium:number? calcium:number? phosphorus:number? potassium:number? copper:number? vitaminA:number? vitaminD:number? magnesium:number? zinc:number? iron:number? source:source confidence:confidence',
         'keeping' => 'class:keeping / jarDays:number jarCoolDays:number? fridgeDays:number fridgeAtMost:number? fridgeLiverDays:number? freezerDays:number freezerAtMost:number? meaning:text jarIf:text? fridgeIf:text? freezerIf:text? source:source',
         'label-friends' => 'head:text word:text / means:text',
+        'label-allergens' => 'group:group / source:source',
         'label-names' => 'ingredient:food / names:text|',
         'left-over' => 'foods:food-or-trait| / endings:text?| except:food-or-trait?| kind:opened leaves:food? meaning:text source:source',
         'losses' => 'class:heat-class textures:texture?| / how:loss-how low:number best:number high:number meaning:text source:source',

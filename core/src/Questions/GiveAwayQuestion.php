@@ -30,7 +30,8 @@ final readonly class GiveAwayQuestion
         $careful = new Policy($policy->energySchool, $policy->calorieConvention, 'avoid', $policy->units, $policy->pseudoGrains, $policy->budgetPercent);
         $cut = $this->question->cut();
         $batch = $judgement->bowl->batch($cut, $this->question->texture(), $this->question->measured);
-        $keeps = Kept::first(array_map(static fn (Lot $lot): Kept => Kept::of($lot, $judgement->bowl->parts, false), $judgement->lots->all))->life->longestUnfrozen();
+        $life = Kept::first(array_map(static fn (Lot $lot): Kept => Kept::of($lot, $judgement->bowl->parts, false), $judgement->lots->all))->life;
+        $keeps = $life->longestUnfrozen();
         $rows = [];
         foreach (self::WEIGHTS as $kg) {
             $dog = new Dog('any', $kg, 48.0, neutered: true, bodyCondition: 5, activity: 'inactive', stage: Stage::Adult);
@@ -42,6 +43,31 @@ final readonly class GiveAwayQuestion
             );
         }
 
-        return new GiveAwayAnswer($rows, $judgement->stopsEveryDog(), 'For a healthy, grown, quiet, neutered dog at an ideal weight. Not for puppies, for dogs with a condition or an allergy, or on medicine: ask the vet.', $keeps);
+        $isPiece = $batch->count->best > 0.0;
+
+        return new GiveAwayAnswer(
+            $rows, $judgement->stopsEveryDog(), 'For a healthy, grown, quiet, neutered dog at an ideal weight. Not for puppies, for dogs with a condition or an allergy, or on medicine: ask the vet.', $keeps,
+            GiftFoods::of($judgement), ['jar' => $life->jarDays, 'fridge' => $life->fridgeDays, 'freezer' => $life->freezerDays],
+            $isPiece ? $batch->pieceKcal->best : null, $isPiece ? $batch->pieceBakedGrams->best : null, $this->petFoodRatio($judgement),
+        );
+    }
+
+    private function petFoodRatio(Judgement $judgement): ?float
+    {
+        [$modified, $own] = [0.0, 0.0];
+        foreach ($judgement->bowl->recipe->lines as $index => $line) {
+            $grams = ($judgement->bowl->grams[$index] ?? null)?->best;
+            $composition = $line->food?->composition;
+            if ($grams === null || $grams <= 0.0) {
+                continue;
+            }
+            if ($composition === null) {
+                return null;
+            }
+            $modified += $grams * $composition->kcalModified();
+            $own += $grams * ($this->question->kitchen->policy->calorieConvention === 'modified' ? $composition->kcalModified() : $composition->kcal);
+        }
+
+        return $own > 0.0 ? $modified / $own : null;
     }
 }

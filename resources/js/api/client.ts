@@ -62,6 +62,7 @@ import type {
     SwapsAnswer,
     Trashed,
     Offers,
+    Printed,
     Restored,
     Taken,
     Trial,
@@ -227,6 +228,7 @@ export async function sendFile<T>(path: string, file: Blob, type: string): Promi
 }
 
 export const api = {
+    printed: (query: string, signal?: AbortSignal) => ask<Printed>('GET', `print?${query}`, undefined, signal),
     lookIntoFile: (content: string) => ask<Offers>('POST', 'exchange/look', { content }),
     takeFromFile: (content: string, take: number[]) => ask<Taken>('POST', 'exchange/take', { content, take }),
     lookIntoCsv: (table: string, content: string) => ask<CsvTaken>('POST', `csv/${table}/look`, { content }),

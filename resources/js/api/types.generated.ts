@@ -1215,6 +1215,7 @@ export interface OpenKitchen {
     offers?: Offers
     taken?: Taken
     csvTaken?: CsvTaken
+    printed?: Printed
 }
 
 export interface Kitchen {
@@ -3417,6 +3418,41 @@ export interface CsvProblem {
     message: string
 }
 
+export interface Printed {
+    sheet: {
+        id: string
+        says: string
+        width: number
+        height: number
+        onAPage: number
+    }
+    pages: PrintedPage[]
+    leftOut: string[]
+    ascent: number
+}
+
+export interface PrintedPage {
+    runs: {
+        x: number
+        y: number
+        /**
+         * pt
+         */
+        size: number
+        bold: boolean
+        text: string
+    }[]
+    lines: {
+        points: number[][]
+    }[]
+    frames: {
+        x: number
+        y: number
+        width: number
+        height: number
+    }[]
+}
+
 export interface Choices {
     sexes: string[]
     activities: string[]
@@ -4998,6 +5034,24 @@ export interface GiveAwayAnswer {
      * in the jar or the fridge, whichever is longer
      */
     keepsDays: number
+    /**
+     * heaviest first; every food of every row
+     */
+    foods: GiftFood[]
+    /**
+     * days
+     */
+    keeps: {
+        jar: number
+        fridge: number
+        freezer: number
+    }
+    pieceKcal: number | null
+    pieceGrams: number | null
+    /**
+     * kcal by the convention of pet-food labels to kcal by this kitchen's own
+     */
+    petFoodRatio: number | null
 }
 
 export interface GiveAwayRow {
@@ -5011,6 +5065,12 @@ export interface GiveAwayRow {
      * the whole batch, for one such dog, no longer than it keeps
      */
     daysItLasts: number | null
+}
+
+export interface GiftFood {
+    name: string
+    grams: number | null
+    isAllergen: boolean
 }
 
 export interface ProfileRequest {

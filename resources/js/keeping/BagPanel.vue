@@ -194,6 +194,12 @@ const toggle = (what: 'move' | 'split' | 'pour' | 'throw'): void => {
             <v-btn v-if="bag.content === 'treats'" variant="outlined" :aria-expanded="opened === 'split'" @click="toggle('split')">Split</v-btn>
             <v-btn v-if="alike.length > 0" variant="outlined" :aria-expanded="opened === 'pour'" @click="toggle('pour')">Pour into</v-btn>
             <v-btn variant="outlined" :aria-expanded="opened === 'throw'" @click="toggle('throw')">Throw away</v-btn>
+            <v-btn
+                v-if="bag.number > 0"
+                variant="text"
+                :to="{ path: '/labels/print', query: { what: bag.content === 'treats' ? 'gift' : 'bag', bag: bag.id } }"
+                >{{ bag.content === 'treats' ? 'Give it away' : 'Label' }}</v-btn
+            >
         </div>
         <div v-if="opened === 'move'" class="hand__choices" role="group" aria-label="Where to">
             <v-btn v-for="one in targets" :key="one.id" variant="tonal" @click="move(one.id)">{{

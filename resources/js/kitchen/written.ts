@@ -139,7 +139,17 @@ export function productWith(fields: ProductFields, one: Product | null): Partial
 
     return {
         ...(one === null
-            ? { name: '', number: null, ingredients: '', readOn: null, worst: 'unknown', dataVersion: '', readings: [], difference: null, photoId: null }
+            ? {
+                  name: '',
+                  number: null,
+                  ingredients: '',
+                  readOn: null,
+                  worst: 'unknown',
+                  dataVersion: '',
+                  readings: [],
+                  difference: null,
+                  photoId: null,
+              }
             : {}),
         ...(name === undefined ? {} : { name }),
         ...(number === undefined ? {} : { number }),

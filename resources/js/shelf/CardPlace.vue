@@ -71,7 +71,7 @@ function print(): void {
     <article class="place place--narrow recipe-card" :aria-label="recipe?.title">
         <p class="report__tools">
             <v-btn variant="flat" color="primary" @click="print">Print</v-btn><v-btn :to="`/bench/${id}`">To the bench</v-btn
-            ><v-btn to="/shelf">To the shelf</v-btn
+            ><v-btn to="/shelf">To the shelf</v-btn><v-btn :to="{ path: '/labels/print', query: { what: 'card', recipe: id } }">As a card</v-btn
             ><v-menu
                 ><template #activator="{ props: menu }"><v-btn v-bind="menu" :append-icon="mdiMenuDown">Save as a file</v-btn></template
                 ><v-list
