@@ -1,3 +1,7 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { test, type Page } from '@playwright/test'
 import { caret, choose, key } from './support'
 
@@ -19,14 +23,27 @@ async function openRecipe(page: Page, title: string): Promise<void> {
 
 interface Shot {
     size: { width: number; height: number }
-    dark?: boolean
     take: (page: Page) => Promise<void>
 }
 
 const shots: Record<string, Shot> = {
     bench: { size: wide, take: (page) => openRecipe(page, 'Beetroot and barley') },
     'bench-poison': { size: wide, take: (page) => openRecipe(page, 'Clipped winter loaf') },
-    'bench-dark': { size: wide, dark: true, take: (page) => openRecipe(page, 'Venison and parsnip') },
+    print: {
+        size: wide,
+        take: async (page) => {
+            await page.goto('/labels/print?what=gift')
+            const bags = page.getByRole('group', { name: 'Which bags' })
+            await bags.getByRole('button').first().waitFor()
+            for (const on of await bags.getByRole('button', { pressed: true }).all()) await on.click()
+            await bags
+                .getByRole('button', { name: /Venison and parsnip coins/ })
+                .first()
+                .click()
+            await page.getByLabel('Made for').fill('Mabel next door')
+            await page.getByText('Made for Mabel').waitFor()
+        },
+    },
     'bench-phone': { size: phone, take: (page) => openRecipe(page, 'Beetroot and barley') },
     oven: {
         size: wide,
@@ -150,10 +167,11 @@ const shots: Record<string, Shot> = {
     labels: {
         size: wide,
         take: async (page) => {
+            const folder = mkdtempSync(join(tmpdir(), 'mildbowl-'))
+            execFileSync('php', ['bench/labels/pictures.php', folder, 'en', 'curved'])
             await page.goto('/cupboard/labels')
-            await page.getByLabel('Barcode number or name').fill('peanut')
-            await page.getByRole('button', { name: 'Look' }).click()
-            await page.getByRole('button', { name: /no added sugar/ }).click()
+            await page.getByLabel('A picture of the label').setInputFiles(join(folder, 'en-curved.jpg'))
+            await page.getByRole('button', { name: 'Read it' }).click()
             await page
                 .getByText(/^Never/)
                 .first()
@@ -211,7 +229,7 @@ const shots: Record<string, Shot> = {
 
 for (const [name, shot] of Object.entries(shots)) {
     test(name, async ({ browser }) => {
-        const context = await browser.newContext({ viewport: shot.size, colorScheme: shot.dark === true ? 'dark' : 'light', reducedMotion: 'reduce' })
+        const context = await browser.newContext({ viewport: shot.size, reducedMotion: 'reduce' })
         const page = await context.newPage()
         await shot.take(page)
         await page.screenshot({ path: `${folder}/${name}.png` })

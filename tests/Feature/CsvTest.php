@@ -131,7 +131,7 @@ it('refuses what is no such table in words', function (string $content, string $
     'nothing' => [' ', 'content of the file'],
     'without its columns' => ["a,b\n1,2", 'lacks the column'],
     'two of one name' => ["dog,dog,on,kg\nx,y,2026-06-01,9", 'same name'],
-    'more than fits' => [str_repeat('x', Csv::LONGEST + 1), '20 MB'],
+    'more than fits' => [str_repeat('x', Csv::LONGEST + 1), '12 MB'],
 ]);
 
 it('reads no file with signs of the number 0', function (): void {

@@ -13,7 +13,7 @@ use MildBowl\Core\Questions\RequestRefused;
  */
 final class Csv
 {
-    public const LONGEST = 20_000_000;
+    public const LONGEST = 12_000_000;
 
     private const MOST_ROWS = 100_000;
 
@@ -50,8 +50,20 @@ final class Csv
      */
     public static function read(string $content): array
     {
+        return iterator_to_array(self::rows($content), false);
+    }
+
+    /**
+     * The same one by one: a long table is never in memory whole.
+     *
+     * @return \Generator<int, array{int, array<string, string>}>
+     *
+     * @throws RequestRefused where it is no table
+     */
+    public static function rows(string $content): \Generator
+    {
         if (strlen($content) > self::LONGEST) {
-            throw RequestRefused::outOfRange('/content', 'That file has more than 20 MB: bring it in parts.');
+            throw RequestRefused::outOfRange('/content', 'That file has more than 12 MB: bring it in parts.');
         }
         if (! mb_check_encoding($content, 'UTF-8')) {
             // as older spreadsheets of western Europe write it
@@ -66,8 +78,8 @@ final class Csv
         rewind($file);
         $separator = self::separatorOf((string) strtok($content, "\r\n"));
         $head = null;
-        $rows = [];
         $number = 0;
+        $many = 0;
         while (($cells = fgetcsv($file, null, $separator, '"', '')) !== false) {
             $number++;
             if ($cells === [null]) {
@@ -79,14 +91,16 @@ final class Csv
 
                 continue;
             }
-            if (count($rows) >= self::MOST_ROWS) {
+            if (++$many > self::MOST_ROWS) {
                 throw RequestRefused::outOfRange('/content', 'That table has more than '.number_format(self::MOST_ROWS).' rows: bring it in parts.');
             }
-            $rows[] = [$number, array_combine($head, array_slice(array_pad($cells, count($head), ''), 0, count($head)))];
+            yield [$number, array_combine($head, array_slice(array_pad($cells, count($head), ''), 0, count($head)))];
         }
         fclose($file);
 
-        return $head === null ? throw RequestRefused::outOfRange('/content', 'This file is empty: its first row names the columns.') : $rows;
+        if ($head === null) {
+            throw RequestRefused::outOfRange('/content', 'This file is empty: its first row names the columns.');
+        }
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Exchange\Csv;
 
+use MildBowl\Core\Questions\RequestRefused;
+
 /** A table of the kitchen as CSV: its columns, its rows, and how a row from outside is taken in. */
 interface Table
 {
@@ -17,6 +19,7 @@ interface Table
      * @return 'new'|'same'|'changed'
      *
      * @throws CellRefused where a cell of it cannot be
+     * @throws RequestRefused where core says no to the whole of it
      */
     public function take(Row $row): string;
 

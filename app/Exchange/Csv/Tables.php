@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange\Csv;
 
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use MildBowl\Core\Questions\RequestRefused;
 
@@ -46,33 +47,79 @@ final class Tables
      */
     public static function take(Table $table, string $content, bool $isOnlyLooked): array
     {
-        $rows = Csv::read($content);
-        $head = $rows === [] ? [] : array_keys($rows[0][1]);
         $known = array_map(mb_strtolower(...), array_map(strval(...), array_keys($table->columns())));
-        $missing = array_diff(array_keys(array_filter($table->columns())), $head);
-        if ($rows !== [] && $missing !== []) {
-            throw RequestRefused::outOfRange('/content', 'This table lacks the column "'.implode('", "', $missing).'". Its first row names the columns: '.implode(', ', array_keys($table->columns())).'.');
-        }
-        $counts = ['new' => 0, 'same' => 0, 'changed' => 0];
+        $head = null;
+        $many = 0;
+        /** @var array<string, int> $counts */
+        $counts = [];
         $problems = [];
         DB::beginTransaction();
-        foreach ($rows as [$number, $cells]) {
-            try {
-                DB::transaction(static function () use ($table, $cells, &$counts): void {
-                    $counts[$table->take(new Row($cells))]++;
-                });
-            } catch (CellRefused $refused) {
-                $problems[] = ['row' => $number, 'column' => $refused->column, 'said' => mb_substr($cells[mb_strtolower($refused->column)] ?? '', 0, 80), 'message' => $refused->getMessage()];
+        try {
+            foreach (Csv::rows($content) as [$number, $cells]) {
+                $head ??= self::head($table, array_keys($cells));
+                $many++;
+                $refused = self::one($table, $cells, $counts);
+                if ($refused !== null) {
+                    $problems[] = ['row' => $number, 'column' => $refused->column, 'said' => mb_substr($cells[mb_strtolower($refused->column)] ?? '', 0, 80), 'message' => $refused->getMessage()];
+                }
             }
-        }
-        $isTaken = ! $isOnlyLooked && $problems === [];
-        if ($isTaken) {
-            $table->finish();
-            DB::commit();
-        } else {
+            $isTaken = ! $isOnlyLooked && $problems === [];
+            if ($isTaken) {
+                $table->finish();
+                DB::commit();
+            } else {
+                DB::rollBack();
+            }
+        } catch (\Throwable $stopped) {
             DB::rollBack();
+            throw $stopped;
         }
 
-        return ['rows' => count($rows)] + $counts + ['unknownColumns' => array_values(array_diff($head, $known)), 'problems' => array_slice($problems, 0, self::MOST_PROBLEMS), 'taken' => $isTaken];
+        return ['rows' => $many, 'new' => $counts['new'] ?? 0, 'same' => $counts['same'] ?? 0, 'changed' => $counts['changed'] ?? 0] + ['unknownColumns' => array_values(array_diff($head ?? [], $known)), 'problems' => array_slice($problems, 0, self::MOST_PROBLEMS), 'taken' => $isTaken];
+    }
+
+    /**
+     * @param  array<string, string>  $cells
+     * @param  array<string, int>  $counts  by what became of a row
+     */
+    private static function one(Table $table, array $cells, array &$counts): ?CellRefused
+    {
+        try {
+            DB::beginTransaction();
+            $became = $table->take(new Row($cells));
+            DB::commit();
+            $counts[$became] = ($counts[$became] ?? 0) + 1;
+
+            return null;
+        } catch (CellRefused $refused) {
+            DB::rollBack();
+
+            return $refused;
+        } catch (RequestRefused $refused) {
+            DB::rollBack();
+
+            return new CellRefused((string) array_key_first($cells), $refused->getMessage());
+        } catch (QueryException $refused) {
+            DB::rollBack();
+            // a rule of the database that no reader of the table knows
+            if ($refused->getCode() !== '23505') {
+                throw $refused;
+            }
+
+            return new CellRefused((string) array_key_first($cells), 'There is one like it already.');
+        }
+    }
+
+    /**
+     * @param  list<string>  $head
+     * @return list<string>
+     *
+     * @throws RequestRefused where a column is missing that has to be there
+     */
+    private static function head(Table $table, array $head): array
+    {
+        $missing = array_diff(array_keys(array_filter($table->columns())), $head);
+
+        return $missing === [] ? $head : throw RequestRefused::outOfRange('/content', 'This table lacks the column "'.implode('", "', $missing).'". Its first row names the columns: '.implode(', ', array_keys($table->columns())).'.');
     }
 }
