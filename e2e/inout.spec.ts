@@ -191,6 +191,33 @@ test('a table from a spreadsheet is looked through, and what is wrong is said by
     expect(csv).toContain('Quill,2026-06-01,12.6,\r\n')
 })
 
+test('the list for two bakes is made by aisle, ticked in the shop where nobody answers, and put away at home', async ({ page, context }) => {
+    await page.goto('/cupboard/shopping')
+    const box = page.getByRole('combobox', { name: 'What is to be baked' })
+    for (const title of ['Beetroot and barley rounds', 'Venison and parsnip coins']) {
+        await box.click()
+        await box.fill(title)
+        await page.getByRole('option', { name: title }).click()
+    }
+    await page.keyboard.press('Escape')
+    const list = page.getByRole('region', { name: 'To buy' })
+    await expect(list.getByRole('heading', { name: 'Meat and fish' })).toBeVisible()
+    await expect(list.getByRole('listitem').filter({ hasText: 'whole egg' })).toContainText(
+        'for Beetroot and barley rounds, Venison and parsnip coins',
+    )
+    await expectAccessible(page)
+    await list.getByRole('checkbox', { name: /parsnip/ }).check()
+    await context.route('**/api/**', (route) => route.abort())
+    await list.getByRole('checkbox', { name: /barley flour/ }).check()
+    await expect(list).toContainText('Put 2 away')
+    await page.reload()
+    await expect(list.getByRole('checkbox', { checked: true })).toHaveCount(2)
+    await context.unroute('**/api/**')
+    await list.getByRole('button', { name: 'Put 2 away: at hand now' }).click()
+    await expect(page.getByRole('region', { name: 'There already' })).toContainText('barley flour')
+    await expect(list.getByRole('listitem').filter({ hasText: 'barley flour' })).toHaveCount(0)
+})
+
 test('another calendar reads ours', async ({ page }) => {
     const text = await (await page.request.get('/api/calendar')).text()
     const calendar = new ICAL.Component(ICAL.parse(text) as unknown[])
@@ -246,7 +273,7 @@ test('a gift is labelled: as made, at true size, the same on paper; a card shows
 test('everything of it works by thumb on a phone', async ({ browser, baseURL }) => {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, baseURL: baseURL ?? '' })
     const page = await context.newPage()
-    for (const place of ['/labels/print', '/cupboard/backup', '/cupboard/in-and-out', '/cupboard/labels']) {
+    for (const place of ['/labels/print', '/cupboard/shopping', '/cupboard/backup', '/cupboard/in-and-out', '/cupboard/labels']) {
         await page.goto(place)
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
         await expect

@@ -22,6 +22,7 @@ const PLACES = [
     '/cupboard/rules',
     '/cupboard/confirmed',
     '/cupboard/house',
+    '/cupboard/shopping',
     '/cupboard/in-and-out',
     '/cupboard/backup',
     '/cupboard/trash',

@@ -46,6 +46,7 @@ const names = [
     'day-answer',
     'suspects-answer',
     'likes-answer',
+    'shopping-answer',
 ]
 
 const load = (name) => JSON.parse(readFileSync(`schemas/${name}.json`, 'utf8'))

@@ -127,7 +127,7 @@ publish_code() { # where the pool cannot reach the clone, it reads a copy
 
 cache_configuration() {
   local inputs
-  inputs=$(hash_of "$ROOT/config" "$ROOT/routes" "$DIR/.env" "$ROOT/bootstrap/app.php" "$ROOT/var/stamps/composer")
+  inputs=$(hash_of "$ROOT/config" "$ROOT/routes" "$ROOT/core/src/Contract/Contract.php" "$DIR/.env" "$ROOT/bootstrap/app.php" "$ROOT/var/stamps/composer")
   if [ -f "$DIR/storage/cache/config.php" ] && [ -f "$DIR/cached" ] && [ "$(cat "$DIR/cached")" = "$inputs" ]; then return; fi
   artisan config:cache
   artisan route:cache

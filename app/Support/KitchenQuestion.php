@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Bag;
+use App\Models\Price;
 use App\Models\Recipe;
 use App\Models\StockItem;
+use Illuminate\Database\Eloquent\Model;
 use MildBowl\Core\Baking\Parts\Heading;
 use MildBowl\Core\Contract\Asks;
 use MildBowl\Core\Contract\Contract;
@@ -46,7 +49,7 @@ final class KitchenQuestion
         $answer = $this->contract->answerTo($question, match (Contract::asksOf($question)) {
             Asks::Recipe => $this->withRecipe($whole, $question),
             Asks::Work => $this->withWork($whole, $question),
-            Asks::Treats => $this->withTreats($whole),
+            Asks::Treats => $this->withTreats($whole, $question),
             Asks::Dogs => $this->withDogs($whole, $question),
             Asks::Day => $this->withDay($whole),
             Asks::Nothing => $whole,
@@ -157,8 +160,30 @@ final class KitchenQuestion
         return $whole;
     }
 
-    private function withTreats(stdClass $whole): stdClass
+    /**
+     * @param  iterable<mixed>  $rows  models
+     * @param  list<string>  $keys
+     * @return list<object>
+     */
+    private static function each(iterable $rows, array $keys): array
     {
+        $told = [];
+        foreach ($rows as $row) {
+            $told[] = (object) array_map(static fn (mixed $one): mixed => is_numeric($one) ? (float) $one : $one, $row instanceof Model ? $row->only($keys) : []);
+        }
+
+        return $told;
+    }
+
+    private function withTreats(stdClass $whole, string $question): stdClass
+    {
+        if ($question === 'shopping') {
+            $whole->stock ??= self::each(StockItem::query()->orderBy('ingredient')->get(), ['ingredient', 'state']);
+            $whole->open ??= self::each(Bag::query()->where('state', 'here')->where('content', 'food')->whereNotNull('ingredient')->whereNotNull('grams')->get(), ['ingredient', 'grams']);
+            $whole->packs ??= self::each(Price::query()->orderBy('ingredient')->get(), ['ingredient', 'grams', 'price']);
+            // nobody is fed by a list
+            $whole->dogs ??= [];
+        }
         $this->withFoods($whole);
         $whole->dogs = $this->kennel->asked($whole->dogs ?? null);
         foreach (is_array($whole->treats ?? null) ? $whole->treats : [] as $treat) {

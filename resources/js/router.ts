@@ -69,6 +69,7 @@ export const router = createRouter({
                     meta: { title: 'What was confirmed' },
                 },
                 { path: 'house', name: 'house', component: () => import('./kitchen/SettingsPlace.vue'), meta: { title: 'House rules' } },
+                { path: 'shopping', name: 'shopping', component: () => import('./pantry/ShoppingPart.vue'), meta: { title: 'Shopping' } },
                 { path: 'in-and-out', name: 'in-and-out', component: () => import('./kitchen/InOutPart.vue'), meta: { title: 'In and out' } },
                 { path: 'backup', name: 'backup', component: () => import('./kitchen/BackupPart.vue'), meta: { title: 'Backup' } },
                 { path: 'trash', name: 'trash', component: () => import('./kitchen/TrashPart.vue'), meta: { title: 'Trash' } },

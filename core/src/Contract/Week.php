@@ -57,12 +57,16 @@ final readonly class Week implements Answers
     /**
      * One treat as a question of its own, with the dogs and the kitchen of all.
      *
+     * @param  list<string>  $own  keys of the treat that the question does not know
+     *
      * @throws RequestRefused with the path of the fault in the whole request
      */
-    private static function question(Node $node, Node $treat, Kitchen $shipped): Question
+    public static function question(Node $node, Node $treat, Kitchen $shipped, array $own = ['name', 'share']): Question
     {
         $whole = clone $treat->objectValue();
-        unset($whole->name, $whole->share);
+        foreach ($own as $key) {
+            unset($whole->{$key});
+        }
         foreach (self::SHARED as $key) {
             if (isset($node->objectValue()->{$key})) {
                 $whole->{$key} = $node->objectValue()->{$key};

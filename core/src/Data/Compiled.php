@@ -61,6 +61,7 @@ use MildBowl\Core\Build\Tables;
  *     textures: array<string, TextureRow>,
  *     roles: array<string, RoleRow>,
  *     feels: list<FeelRow>,
+ *     aisles: list<array{aisle: string, label: string, groups: list<string>}>,
  *     labelAllergens: list<string>,
  *     labelFriends: list<array{head: string, word: string, means: string}>,
  *     gasMarks: list<array{mark: string, celsius: float, source: string}>,

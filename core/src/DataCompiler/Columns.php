@@ -19,6 +19,7 @@ final class Columns
      */
     private const FILES = [
         'actives' => 'ingredient:food substance:substance / low:number best:number high:number source:source',
+        'aisles' => 'aisle:id / label:text groups:any-group|',
         'bites' => 'upToKg:number / biteMm:number source:source',
         'bindings' => 'below:number / feel:text word:text sign:text density:number made:made',
         'breeds' => 'breed:text / aliases:text?| terrier:flag research:number? fragile:flag note:text? group:group?; kgLow:number kgHigh:number source:source',

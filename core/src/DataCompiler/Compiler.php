@@ -56,6 +56,7 @@ final readonly class Compiler
             'roles' => $this->by('roles', 'word'),
             'feels' => $this->rows('feels'),
             'gasMarks' => $this->rows('gas-marks'),
+            'aisles' => $this->rows('aisles'),
             'labelAllergens' => array_column($this->rows('label-allergens'), 'group'),
             'labelFriends' => $this->rows('label-friends'),
             'cores' => $this->rows('cores'),

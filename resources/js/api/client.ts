@@ -58,6 +58,7 @@ import type {
     ScaleAnswer,
     SizeAnswer,
     Season,
+    ShoppingAnswer,
     Slip,
     SwapsAnswer,
     Trashed,
@@ -208,6 +209,12 @@ export interface NameFields {
     ingredient: string
 }
 
+/** What is to be baked: so many batches of each, or as many as dogs eat in so many days. */
+export interface AskedShopping {
+    dogs: string[]
+    treats: { name: string; recipe: { id: string }; times?: number; days?: number }[]
+}
+
 /** Things of one kind, where the kitchen keeps them. */
 export function kept<T>(path: string) {
     return { all: () => ask<T[]>('GET', path), one: (id: string) => ask<T>('GET', `${path}/${id}`) }
@@ -261,6 +268,7 @@ export const api = {
     size: (question: AskedSize, signal?: AbortSignal) => ask<SizeAnswer>('POST', 'ask/size', question, signal),
     scale: (question: AskedScale, signal?: AbortSignal) => ask<ScaleAnswer>('POST', 'ask/scale', question, signal),
     occasion: (question: AskedOccasion) => ask<OccasionAnswer>('POST', 'ask/occasion', question),
+    shopping: (question: AskedShopping, signal?: AbortSignal) => ask<ShoppingAnswer>('POST', 'ask/shopping', question, signal),
     week: (question: AskedWeek, signal?: AbortSignal) => ask<WeekAnswer>('POST', 'ask/week', question, signal),
     giveAway: (question: AskedRecipe, signal?: AbortSignal) => ask<GiveAwayAnswer>('POST', 'ask/give-away', question, signal),
     profile: (question: AskedProfile, signal?: AbortSignal) => ask<ProfileAnswer>('POST', 'ask/profile', question, signal),

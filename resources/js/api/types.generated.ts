@@ -5261,3 +5261,54 @@ export interface DayAnswer {
     version: 1
     dogs: DayDog[]
 }
+
+export interface ShoppingAnswer {
+    version: 1
+    aisles: ShoppingAisle[]
+    atHand: ShoppingItem[]
+    unread: {
+        for: string
+        text: string
+    }[]
+    costs: ShoppingCost[]
+    price: number | null
+    withoutPrice: string[]
+}
+
+export interface ShoppingAisle {
+    aisle: string
+    label: string
+    items: ShoppingItem[]
+}
+
+export interface ShoppingItem {
+    ingredient: string
+    name: string
+    aisle: string
+    grams: {
+        low: number
+        best: number
+        high: number
+    } | null
+    state: 'at-hand' | 'low' | 'out' | null
+    haveGrams: number
+    buyGrams: number | null
+    packGrams: number | null
+    packs: number | null
+    price: number | null
+    for: string[]
+}
+
+export interface ShoppingCost {
+    name: string
+    times: number
+    known: number
+    unknown: string[]
+    pieces: number | null
+    aPiece: number | null
+    dogs: {
+        dog: string
+        piecesPerDay: number
+        aWeek: number | null
+    }[]
+}

@@ -2,6 +2,7 @@
 import {
     mdiArchiveArrowDownOutline,
     mdiBarcode,
+    mdiBasketOutline,
     mdiBookCheckOutline,
     mdiCashMultiple,
     mdiDeleteRestore,
@@ -23,6 +24,7 @@ const PARTS = [
     { to: '/cupboard/foods', name: 'Foods', icon: mdiCorn },
     { to: '/cupboard/swaps', name: 'Swaps', icon: mdiSwapHorizontal },
     { to: '/cupboard/at-hand', name: 'At hand', icon: mdiFoodVariant },
+    { to: '/cupboard/shopping', name: 'Shopping', icon: mdiBasketOutline },
     { to: '/cupboard/prices', name: 'Prices', icon: mdiCashMultiple },
     { to: '/cupboard/rules', name: 'Rule book', icon: mdiBookCheckOutline },
     { to: '/cupboard/confirmed', name: 'Confirmed', icon: mdiFountainPenTip },

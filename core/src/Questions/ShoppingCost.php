@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MildBowl\Core\Questions;
+
+/** What a treat costs, by what its foods cost a gram. */
+final readonly class ShoppingCost
+{
+    /**
+     * @param  float  $known  of a batch, of the foods whose price is known
+     * @param  list<string>  $unknown  foods whose price nobody told
+     * @param  ?float  $pieces  that come of a batch
+     * @param  ?float  $aPiece  null where a price or the pieces are not known
+     * @param  list<array{dog: string, piecesPerDay: float, aWeek: ?float}>  $dogs
+     */
+    public function __construct(public string $name, public float $times, public float $known, public array $unknown, public ?float $pieces, public ?float $aPiece, public array $dogs) {}
+}

@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import { api } from '../api/client'
+import type { ShoppingAnswer } from '../api/types.generated'
+import { useKitchen } from '../kitchen/useKitchen'
+import { dayIn, figure, grams } from '../ui/format'
+import NumberField from '../ui/NumberField.vue'
+import PickMany from '../ui/PickMany.vue'
+import SwitchRow from '../ui/SwitchRow.vue'
+import { ownStore } from '../ui/store'
+import { useAsked } from '../ui/useAsked'
+import { useDoing } from '../ui/useDoing'
+
+/** What to buy for what is to be baked, by aisle; ticked in the shop, also where there is no network; and what it comes to. */
+type Item = ShoppingAnswer['aisles'][number]['items'][number]
+const kitchen = useKitchen()
+const { problem: failed, doing } = useDoing()
+const store = ownStore()
+const KEY = 'mildbowl.shopping'
+/** A list is of a trip or two. */
+const LASTS_MS = 14 * 86_400_000
+
+interface Kept {
+    recipes: string[]
+    byDays: boolean
+    times: number
+    days: number
+    ticked: string[]
+    list: ShoppingAnswer | null
+    at: number
+}
+const kept = ((): Partial<Kept> => {
+    try {
+        const read = JSON.parse(store.getItem(KEY) ?? '{}') as Partial<Kept>
+        return Date.now() - (read.at ?? 0) <= LASTS_MS ? read : {}
+    } catch {
+        return {}
+    }
+})()
+const soon = computed(() => {
+    const until = dayIn(kitchen.kitchen?.timezone ?? 'UTC', new Date(Date.now() + LASTS_MS))
+    return kitchen.all.planned.items.filter((one) => one.on <= until).map((one) => one.recipeId)
+})
+const form = reactive({
+    recipes: kept.recipes ?? [...new Set(soon.value)],
+    byDays: kept.byDays ?? false,
+    times: kept.times ?? 1,
+    days: kept.days ?? 7,
+})
+const ticked = ref(new Set(kept.ticked ?? []))
+const { answer, problem, stale } = useAsked<ShoppingAnswer>({
+    of: [() => form.recipes.join(), () => form.byDays, () => form.times, () => form.days, () => kitchen.version],
+    ask: (signal) =>
+        form.recipes.length === 0
+            ? null
+            : api.shopping(
+                  {
+                      dogs: form.byDays ? kitchen.atTable.map((dog) => dog.id) : [],
+                      treats: form.recipes.map((id) => ({
+                          name: kitchen.all.recipes.of(id)?.title ?? 'a treat',
+                          recipe: { id },
+                          ...(form.byDays ? { days: form.days } : { times: form.times }),
+                      })),
+                  },
+                  signal,
+              ),
+    immediate: true,
+})
+/** In the shop nobody answers: the list that was made at home stands. */
+const list = computed(() => answer.value ?? (form.recipes.join() === (kept.recipes ?? []).join() ? (kept.list ?? null) : null))
+const buys = computed(() => (list.value?.aisles ?? []).flatMap((aisle) => aisle.items))
+
+function keep(): void {
+    store.setItem(KEY, JSON.stringify({ ...form, ticked: [...ticked.value], list: list.value, at: Date.now() } satisfies Kept))
+}
+function tick(key: string): void {
+    const now = new Set(ticked.value)
+    if (!now.delete(key)) now.add(key)
+    ticked.value = now
+    keep()
+}
+function amount(item: Item): string {
+    if (item.packs !== null && item.packGrams !== null) return `${item.packs} ${item.packs === 1 ? 'pack' : 'packs'} of ${grams(item.packGrams)}`
+
+    return item.buyGrams === null ? 'some' : grams(item.buyGrams)
+}
+const bought = computed(() => buys.value.filter((item) => ticked.value.has(item.ingredient)))
+async function putAway(): Promise<void> {
+    const those = bought.value.map((item) => item.ingredient)
+    const done = await doing(async () => {
+        for (const ingredient of those) {
+            const known = kitchen.all.stock.items.find((one) => one.ingredient === ingredient)
+            await kitchen.all.stock.keep(known?.id ?? null, known === undefined ? { ingredient, state: 'at-hand' } : { state: 'at-hand' })
+        }
+    })
+    if (done) {
+        ticked.value = new Set()
+        keep()
+    }
+}
+const money = (value: number): string => value.toFixed(2)
+const print = (): void => {
+    window.print()
+}
+</script>
+
+<template>
+    <div class="shopping">
+        <form class="inout__part shopping__choose" aria-label="What is baked" @submit.prevent>
+            <PickMany
+                v-model="form.recipes"
+                label="What is to be baked"
+                :items="kitchen.recipes.map((one) => ({ id: one.id, name: one.title }))"
+                hint="what is planned for two weeks stands there already"
+                @update:model-value="keep"
+            />
+            <div class="fields">
+                <SwitchRow
+                    v-model="form.byDays"
+                    label="How much"
+                    :items="[
+                        { value: false, title: 'batches' },
+                        { value: true, title: 'days for the dogs at the table' },
+                    ]"
+                    @update:model-value="keep"
+                />
+                <NumberField
+                    v-if="form.byDays"
+                    label="Days"
+                    whole
+                    :value="form.days"
+                    :least="1"
+                    :most="60"
+                    @meant="((form.days = $event ?? 7), keep())"
+                />
+                <NumberField v-else label="Batches of each" :value="form.times" :above="0" :most="50" @meant="((form.times = $event ?? 1), keep())" />
+            </div>
+        </form>
+        <p v-if="(failed ?? (list === null ? problem : null)) !== null" class="problem" role="alert">{{ failed ?? problem }}</p>
+        <p v-if="form.recipes.length === 0" class="hint">Choose what is to be baked: the list is made of it, less what stands at hand.</p>
+        <template v-if="list !== null">
+            <section class="inout__part shopping__list" :class="{ 'said-before': stale && answer !== null }" aria-labelledby="shopping-title">
+                <h2 id="shopping-title">To buy</h2>
+                <p v-if="buys.length === 0 && list.unread.length === 0">Nothing: all of it is at hand.</p>
+                <div v-for="aisle in list.aisles" :key="aisle.aisle">
+                    <h3>{{ aisle.label }}</h3>
+                    <ul class="shopping__items">
+                        <li v-for="item in aisle.items" :key="item.ingredient">
+                            <label class="shopping__item" :class="{ 'shopping__item--ticked': ticked.has(item.ingredient) }"
+                                ><input type="checkbox" :checked="ticked.has(item.ingredient)" @change="tick(item.ingredient)" />
+                                <span
+                                    ><strong>{{ item.name }}</strong> {{ amount(item)
+                                    }}<template v-if="item.haveGrams > 0">, {{ grams(item.haveGrams) }} lie open</template
+                                    ><template v-if="item.price !== null">, {{ money(item.price) }}</template>
+                                    <small>for {{ item.for.join(', ') }}</small></span
+                                ></label
+                            >
+                        </li>
+                    </ul>
+                </div>
+                <div v-if="list.unread.length > 0">
+                    <h3>As it was written</h3>
+                    <ul class="shopping__items">
+                        <li v-for="one in list.unread" :key="`${one.for} ${one.text}`">
+                            <label class="shopping__item" :class="{ 'shopping__item--ticked': ticked.has(one.text) }"
+                                ><input type="checkbox" :checked="ticked.has(one.text)" @change="tick(one.text)" />
+                                <span
+                                    ><strong>{{ one.text }}</strong> <small>for {{ one.for }}; nobody knows this food</small></span
+                                ></label
+                            >
+                        </li>
+                    </ul>
+                </div>
+                <p v-if="list.price !== null">
+                    Comes to <strong>{{ money(list.price) }}</strong><template v-if="list.withoutPrice.length > 0">
+                        without {{ list.withoutPrice.join(', ') }}, whose price is not known</template
+                    >.
+                </p>
+                <p class="inout__ways shopping__tools">
+                    <v-btn variant="flat" color="primary" @click="(keep(), print())">Print</v-btn
+                    ><v-btn v-if="bought.length > 0" variant="outlined" @click="putAway">Put {{ bought.length }} away: at hand now</v-btn>
+                </p>
+            </section>
+            <section v-if="list.atHand.length > 0" class="inout__part" aria-labelledby="shopping-there">
+                <h2 id="shopping-there">There already</h2>
+                <p>{{ list.atHand.map((item) => item.name).join(', ') }}.</p>
+            </section>
+            <section class="inout__part" aria-labelledby="shopping-costs">
+                <h2 id="shopping-costs">What it costs</h2>
+                <ul class="shopping__costs">
+                    <li v-for="one in list.costs" :key="one.name">
+                        <strong>{{ one.name }}</strong><template v-if="one.times !== 1"> × {{ figure(one.times) }}</template
+                        >: {{ money(one.known) }} a batch<template v-if="one.aPiece !== null">, {{ money(one.aPiece) }} a piece</template
+                        ><template v-if="one.unknown.length > 0"> without {{ one.unknown.join(', ') }}, whose price is not known</template>.
+                        <template v-for="dog in one.dogs" :key="dog.dog"
+                            ><template v-if="dog.aWeek !== null && dog.piecesPerDay > 0">{{
+                                ` ${dog.dog} ${money(dog.aWeek)} a week.`
+                            }}</template></template
+                        >
+                    </li>
+                </ul>
+                <p class="hint">
+                    By what a pack costs (<router-link to="/cupboard/prices">Prices</router-link>), in your own money. A pack that is begun stays for
+                    the next.
+                </p>
+            </section>
+        </template>
+    </div>
+</template>
