@@ -88,8 +88,11 @@ test('the main acts by keys alone: a dog, a recipe, a finding, a cut, the shelf,
     await keys.press('Enter')
     await keys.type('100 g water')
     await expect(row(page, 2)).toContainText('Never')
-    await key(page, 'n')
-    await expect(page.getByRole('alert').filter({ hasText: 'no dose is known to be safe' })).toBeVisible()
+    // the answer to the last row may still be on its way, and takes the place of the one that was stepped through
+    await expect(async () => {
+        await key(page, 'n')
+        await expect(page.getByRole('alert').filter({ hasText: 'no dose is known to be safe' })).toBeVisible({ timeout: 1_500 })
+    }).toPass()
     await keys.press('Escape')
     await key(page, 'w')
     await expect(page.locator('.swap__take').first()).toBeFocused()

@@ -206,9 +206,9 @@ test('the list for two bakes is made by aisle, ticked in the shop where nobody a
         'for Beetroot and barley rounds, Venison and parsnip coins',
     )
     await expectAccessible(page)
-    await list.getByRole('checkbox', { name: /parsnip/ }).check()
+    await list.getByRole('checkbox', { name: /^parsnip/ }).check()
     await context.route('**/api/**', (route) => route.abort())
-    await list.getByRole('checkbox', { name: /barley flour/ }).check()
+    await list.getByRole('checkbox', { name: /^barley flour/ }).check()
     await expect(list).toContainText('Put 2 away')
     await page.reload()
     await expect(list.getByRole('checkbox', { checked: true })).toHaveCount(2)
