@@ -81,5 +81,18 @@ open_it
 answers "with its port free again"
 begin
 [ "$WEB_PORT" = "$home" ] || { failures=$((failures + 1)); echo "  did not go back to its own port"; }
+# what goes on in the background holds nothing that the next command waits for
+exec 8>"$ROOT/var/starts.lock"
+flock -n 8
+begin
+(set -e; start_scheduler 8>&-) >/dev/null 2>&1
+exec 8>&-
+exec 8>"$ROOT/var/starts.lock"
+if flock -n 8; then printf '  %s\n' "with its scheduler begun, and the lock free"; else failures=$((failures + 1)); echo "  the scheduler HOLDS the lock of its start"; fi
+exec 8>&-
+for _ in $(seq 30); do alive "$DIR/storage/scheduler.pid" "$DIR" && break; sleep 0.1; done
+alive "$DIR/storage/scheduler.pid" "$DIR" || { failures=$((failures + 1)); echo "  NO SCHEDULER"; }
+(begin; stop_scheduler) >/dev/null 2>&1
+alive "$DIR/storage/scheduler.pid" "$DIR" && { failures=$((failures + 1)); echo "  the scheduler GOES ON after it was stopped"; }
 away
 [ "$failures" -eq 0 ]

@@ -112,7 +112,10 @@ start_scheduler() {
   if alive "$pid" "$DIR" && [ -z "${CODE_CHANGED:-}" ]; then return; fi
   stop_scheduler
   environment
-  (cd "$APP_HOME" && exec >/dev/null 2>>"$DIR/storage/logs/scheduler.log" </dev/null && as "$WEB_USER" setsid sh -c 'echo $$ >"$1" && exec php -d "mildbowl.instance=$2" "$3/artisan" schedule:work' scheduler "$pid" "$DIR" "$APP_HOME" &)
+  local run=(setsid sh -c 'echo $$ >"$1" && exec php -d "mildbowl.instance=$2" "$3/artisan" schedule:work' scheduler "$pid" "$DIR" "$APP_HOME")
+  if [ "$(id -u)" -eq 0 ]; then run=(runuser -u "$WEB_USER" -- "${run[@]}"); fi
+  # exec: a shell that stayed behind would hold whatever bin/start has open, its lock first of all
+  (cd "$APP_HOME" && exec "${run[@]}" >/dev/null 2>>"$DIR/storage/logs/scheduler.log" </dev/null &)
 }
 
 stop_scheduler() { stop_pid "$DIR/storage/scheduler.pid" "$DIR" TERM; }
