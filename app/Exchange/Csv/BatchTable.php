@@ -59,7 +59,7 @@ final readonly class BatchTable implements Table
         }
         $title = $row->text('recipe', 200);
         $recipe = Recipe::query()->whereRaw('lower(title) = lower(?)', [$title])->orderBy('created_at')->first() ?? throw new CellRefused('recipe', "There is no recipe called \"$title\" on the shelf: take it in first, or write its title as it stands there.");
-        $by = $row->maybe('by', 60) ?? ($this->current->get()->baker === '' ? 'somebody' : $this->current->get()->baker);
+        $by = $row->who('by', $this->current->get()->baker);
         try {
             // the sheet as it was baked, where it is told; the recipe may have been changed since
             $sheet = array_filter(['text' => $row->text('sheet', 20_000, false), 'steps' => $row->text('method', 20_000, false)], static fn (string $one): bool => $one !== '');

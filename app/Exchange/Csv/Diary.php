@@ -54,19 +54,16 @@ final readonly class Diary implements Table
     public function take(Row $row): string
     {
         $dog = $this->dogs->of($row);
-        $on = $row->day('on');
-        if ($on > $this->clock->today()->format('Y-m-d')) {
-            throw new CellRefused('on', 'That day lies in the future.');
-        }
+        $on = $row->pastDay('on', $this->clock->today());
         $id = $row->id('id') ?? (string) Uuid::uuid5(self::NAMESPACE, $dog->id.$row->sum());
         if (DiaryEntry::query()->whereKey($id)->exists()) {
             return 'same';
         }
         $kind = DiaryKind::from((string) $row->choice('kind', array_column(DiaryKind::cases(), 'value')));
         $at = $row->moment('at') ?? new CarbonImmutable("$on ".self::NOON, $this->current->get()->timezone);
-        $by = $row->maybe('by', 60) ?? $this->current->get()->baker;
+        $by = $row->who('by', $this->current->get()->baker);
         $said = $this->said($row, $kind);
-        $asked = ['id' => $id, 'at' => Cells::moment($at), 'by' => $by === '' ? 'somebody' : $by, 'dog' => $dog->id, 'on' => $on, 'kind' => $kind->value, 'said' => (object) $said];
+        $asked = ['id' => $id, 'at' => Cells::moment($at), 'by' => $by, 'dog' => $dog->id, 'on' => $on, 'kind' => $kind->value, 'said' => (object) $said];
         try {
             $entry = DiaryReader::entry(Node::decode(json_encode($asked, JSON_THROW_ON_ERROR)));
         } catch (RequestRefused $refused) {

@@ -51,10 +51,7 @@ final class Ledger implements Table
     public function take(Row $row): string
     {
         $dog = $this->dogs->of($row);
-        $on = $row->day('on');
-        if ($on > $this->clock->today()->format('Y-m-d')) {
-            throw new CellRefused('on', 'That day lies in the future.');
-        }
+        $on = $row->pastDay('on', $this->clock->today());
         $id = $row->id('id') ?? (string) Uuid::uuid5(self::NAMESPACE, $dog->id.$row->sum());
         if (LedgerEntry::query()->whereKey($id)->exists()) {
             return 'same';
@@ -70,9 +67,9 @@ final class Ledger implements Table
         if ($kind === 'pieces' && ($batch === null || $pieces === null)) {
             throw new CellRefused($batch === null ? 'batch' : 'pieces', 'Pieces are given of a batch: say of which, and how many.');
         }
-        $by = $row->maybe('by', 60) ?? $this->current->get()->baker;
+        $by = $row->who('by', $this->current->get()->baker);
         LedgerEntry::query()->create([
-            'id' => $id, 'gift' => $gift, 'dog_id' => $dog->id, 'on' => $on, 'at' => $at, 'by' => $by === '' ? 'somebody' : $by, 'kind' => $kind, 'batch_id' => $batch, 'bag_id' => $row->id('bag'), 'pieces' => $pieces, 'words' => $row->text('words', 500, $kind !== 'pieces'),
+            'id' => $id, 'gift' => $gift, 'dog_id' => $dog->id, 'on' => $on, 'at' => $at, 'by' => $by, 'kind' => $kind, 'batch_id' => $batch, 'bag_id' => $row->id('bag'), 'pieces' => $pieces, 'words' => $row->text('words', 500, $kind !== 'pieces'),
             'label' => $this->label($row, $kind), 'unsure' => $row->choice('not sure who', ['yes', 'no'], false) === 'yes', 'came_at' => $this->clock->now(),
         ]);
         $back = $row->moment('taken back at');

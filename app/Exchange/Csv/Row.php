@@ -57,6 +57,20 @@ final readonly class Row
         return $text;
     }
 
+    /** A day up to the kitchen's today. */
+    public function pastDay(string $column, CarbonImmutable $today): string
+    {
+        $day = $this->day($column);
+
+        return $day > $today->format('Y-m-d') ? throw new CellRefused($column, 'That day lies in the future.') : $day;
+    }
+
+    /** Whose hand it was; the baker's where nobody says. */
+    public function who(string $column, string $baker): string
+    {
+        return $this->maybe($column, 60) ?? ($baker === '' ? 'somebody' : $baker);
+    }
+
     public function moment(string $column): ?CarbonImmutable
     {
         $text = $this->maybe($column, 40);

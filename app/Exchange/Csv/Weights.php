@@ -29,10 +29,7 @@ final readonly class Weights implements Table
     public function take(Row $row): string
     {
         $dog = $this->dogs->of($row);
-        $on = $row->day('on');
-        if ($on > $this->clock->today()->format('Y-m-d')) {
-            throw new CellRefused('on', 'That day lies in the future.');
-        }
+        $on = $row->pastDay('on', $this->clock->today());
         $kg = $row->number('kg', Weight::LIGHTEST_KG, Weight::HEAVIEST_KG) ?? throw new CellRefused('kg', 'Say what it weighed, in kg.');
         $condition = $row->number('body condition', 1, 9);
         if ($condition !== null && fmod($condition, 1.0) !== 0.0) {
