@@ -10,7 +10,7 @@ export default defineConfig({
     // each has a kitchen of its own
     workers: bench || shots ? 1 : (process.env['MILDBOWL_URLS'] ?? '').split(' ').length,
     fullyParallel: false,
-    // a second try tells what is flaky from what is broken; both fail the run
+    // a second try tells what is flaky from what is broken; bin/test tries the flaky alone
     retries: bench || shots || process.env['CI'] === undefined ? 0 : 1,
     timeout: 60_000,
     expect: { timeout: 8_000 },
@@ -21,8 +21,8 @@ export default defineConfig({
         viewport: { width: 1280, height: 800 },
         reducedMotion: 'reduce',
         trace: 'off',
-        // a button that is not there fails at once
-        actionTimeout: 5_000,
+        // a button that is not there fails soon; two browsers on two cores can keep a page waiting
+        actionTimeout: process.env['CI'] === undefined ? 5_000 : 12_000,
         launchOptions: {
             executablePath: '/usr/bin/chromium-headless-shell',
             args: [

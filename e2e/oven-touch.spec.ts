@@ -89,6 +89,8 @@ test('two lots are baked with an addition, a correction, a tasting and a burnt t
     await soft.getByLabel('Pieces', { exact: true }).press('Enter')
     await page.getByRole('button', { name: 'The batch is finished' }).tap()
     await expect(stage(page)).toContainText('Finished')
+    // what is left over is asked with the answer, above the row that is tapped next
+    await expect(page.getByRole('region', { name: 'Left over' })).toBeVisible()
     await side('Log')
     const log = page.getByRole('region', { name: 'The log' })
     await expect(log).toContainText('Odette: a raw apple slice, would not')

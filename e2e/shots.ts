@@ -3,7 +3,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test, type Page } from '@playwright/test'
-import { caret, choose, key } from './support'
+import { choose } from './support'
 
 /** Takes the pictures of docs/screenshots from the demo kitchen. bin/shots runs it, never bin/test. */
 const folder = process.env['MILDBOWL_SHOTS'] ?? 'docs/screenshots'
@@ -187,16 +187,12 @@ const shots: Record<string, Shot> = {
             await page.waitForTimeout(400)
         },
     },
-    swaps: {
+    occasion: {
         size: wide,
         take: async (page) => {
-            await openRecipe(page, 'Clipped winter loaf')
-            await caret(page, 3)
-            await key(page, 'w')
-            await page
-                .getByRole('button', { name: /blueberries/ })
-                .first()
-                .waitFor()
+            await page.goto('/occasions')
+            await page.getByRole('link', { name: /Quill is twelve/ }).click()
+            await page.locator('.party-plate').first().waitFor()
             await page.waitForTimeout(300)
         },
     },

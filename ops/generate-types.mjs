@@ -46,6 +46,7 @@ const names = [
     'day-answer',
     'suspects-answer',
     'likes-answer',
+    'party-answer',
     'shopping-answer',
 ]
 

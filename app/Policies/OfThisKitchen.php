@@ -18,6 +18,11 @@ final readonly class OfThisKitchen
         return $row->getAttribute('kitchen_id') === $this->current->id();
     }
 
+    public function view(?Authenticatable $person, Model $row): bool
+    {
+        return $this->update($person, $row);
+    }
+
     public function delete(?Authenticatable $person, Model $row): bool
     {
         return $this->update($person, $row);

@@ -6,6 +6,7 @@ namespace App\Printing;
 
 use App\Models\Bag;
 use App\Support\CurrentKitchen;
+use App\Support\Pieces;
 use Carbon\CarbonImmutable;
 use MildBowl\Core\Baking\Shapes\Shapes;
 
@@ -17,20 +18,15 @@ final readonly class Labels
     /** Body weights that a label has room for, kg. */
     private const WEIGHTS = [2.0, 4.0, 6.0, 10.0, 15.0, 20.0, 30.0, 40.0];
 
-    private const QUARTERS = [0 => '', 1 => '¼', 2 => '½', 3 => '¾'];
-
     public function __construct(private CurrentKitchen $current) {}
 
-    /**
-     * @param  array<string, mixed>  $away  the answer of `give-away`
-     * @param  array<string, mixed>|null  $cut
-     * @return list<Block>
-     */
-    public function gift(string $title, array $away, ?array $cut, ?CarbonImmutable $made, ?CarbonImmutable $bestBefore, ?string $number, ?string $for, bool $isPerKilo): array
+    /** @return list<Block> */
+    public function gift(GiftLabel $gift, bool $isPerKilo): array
     {
-        $blocks = [Block::bold($title, 1.45)];
-        if ($for !== null) {
-            $blocks[] = Block::plain("Made for $for", 1.05);
+        $away = $gift->away;
+        $blocks = [Block::bold($gift->title, 1.45)];
+        if ($gift->for !== null) {
+            $blocks[] = Block::plain("Made for $gift->for".($gift->holds === null ? '' : ", $gift->holds"), 1.05);
         }
         $blocks[] = new Block(self::foods($away['foods']), 1.0, null, 0.4);
         $energy = self::energy($away, $isPerKilo);
@@ -41,12 +37,12 @@ final readonly class Labels
         if ($day !== null) {
             $blocks[] = Block::plain("Pieces a day, by body weight: $day. {$away['assumes']}", 0.85, 'the pieces a day by body weight');
         }
-        $size = self::size($cut);
+        $size = self::size($gift->cut);
         if ($size !== null) {
             $blocks[] = Block::plain($size, 0.85, 'the size of a piece');
         }
         $blocks[] = Block::plain(self::keeps($away['keeps']), 0.85, 'how long it keeps where');
-        $blocks[] = new Block([['Best before ', false], [$bestBefore === null ? '.....................' : $this->date($bestBefore), true], [$made === null ? '' : ', made '.$this->date($made), false], [$number === null ? '' : ", $number", false]], 1.0, null, 0.4);
+        $blocks[] = new Block([['Best before ', false], [$gift->bestBefore === null ? '.....................' : $this->date($gift->bestBefore), true], [$gift->made === null ? '' : ', made '.$this->date($gift->made), false], [$gift->number === null ? '' : ", $gift->number", false]], 1.0, null, 0.4);
         $blocks[] = Block::plain(self::NOT_COMPLETE.' Made by '.$this->maker().'.', 0.9);
 
         return $blocks;
@@ -56,7 +52,7 @@ final readonly class Labels
     public function bag(Bag $bag, string $forDogs): array
     {
         $what = match ($bag->content) {
-            'treats' => self::pieces($bag->pieces).' pieces, ',
+            'treats' => Pieces::figure($bag->pieces).' pieces, ',
             'dough' => 'raw dough, ',
             default => '',
         };
@@ -120,19 +116,11 @@ final readonly class Labels
         foreach ($rows as $row) {
             if (in_array((float) $row['kg'], self::WEIGHTS, true)) {
                 $pieces = (float) ($row['piecesPerDay'] ?? 0.0);
-                $said[] = self::figure((float) $row['kg']).' kg '.($pieces > 0.0 ? self::pieces($pieces) : 'none').($row['breakFirst'] && $pieces > 0.0 ? ' (broken small)' : '');
+                $said[] = self::figure((float) $row['kg']).' kg '.($pieces > 0.0 ? Pieces::figure($pieces) : 'none').($row['breakFirst'] && $pieces > 0.0 ? ' (broken small)' : '');
             }
         }
 
         return $said === [] ? null : implode(', ', $said);
-    }
-
-    private static function pieces(float $many): string
-    {
-        $quarters = (int) floor(4 * $many + 1e-6);
-        $whole = intdiv($quarters, 4);
-
-        return $quarters === 0 ? '0' : ($whole === 0 ? '' : (string) $whole).self::QUARTERS[$quarters % 4];
     }
 
     /** @param  array<string, mixed>|null  $cut */

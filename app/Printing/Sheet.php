@@ -20,6 +20,9 @@ final readonly class Sheet
         'card-a5' => ['a card, A5', 148.0, 210.0, 1, 1, 148.0, 210.0, 0.0, 0.0, 148.0, 210.0],
     ];
 
+    /** What a sheet is usual for, the first as it is offered first. */
+    private const USUAL = ['bag' => ['a4-24', 'a4-21', 'a4-8', 'a4-4', 'letter-30', 'letter-10', 'roll-62'], 'gift' => ['a4-8', 'a4-24', 'a4-21', 'a4-4', 'letter-10', 'roll-62', 'card-a6'], 'card' => ['card-a5', 'card-a6', 'a4-4']];
+
     private function __construct(
         public string $id, public string $says, public float $pageWidth, public float $pageHeight, public int $columns, public int $rows,
         public float $width, public float $height, private float $left, private float $top, private float $across, private float $down,
@@ -34,6 +37,12 @@ final readonly class Sheet
     public static function ids(): array
     {
         return array_keys(self::ALL);
+    }
+
+    /** @return array<string, list<array{id: string, name: string}>> what can be chosen, by what is printed, the usual first */
+    public static function choices(): array
+    {
+        return array_map(static fn (array $ids): array => array_map(static fn (string $id): array => ['id' => $id, 'name' => self::ALL[$id][0]], $ids), self::USUAL);
     }
 
     public function onAPage(): int

@@ -32,16 +32,18 @@ final readonly class DayBook
 
     /**
      * @param  list<string>|null  $dogs  ids; null for all
+     * @param  bool  $withJars  whether what they may have of what stands in the jars is told too
+     * @param  list<string>  $except  gifts that are left out of it
      * @return array{date: string, dogs: list<array<string, mixed>>, batches: list<array<string, mixed>>, given: list<array<string, mixed>>, loans: list<array<string, mixed>>, weigh: list<array<string, mixed>>, lacking: list<string>, watch: list<array<string, mixed>>}
      *
      * @throws RequestRefused
      */
-    public function of(string $on, ?array $dogs = null): array
+    public function of(string $on, ?array $dogs = null, bool $withJars = true, array $except = []): array
     {
-        [$kennel, $entries] = $this->concerned($on, $dogs);
+        [$kennel, $entries] = $this->concerned($on, $dogs, $except);
         $undone = $this->undone($on);
         $lotOf = $this->lotsOfBags($entries);
-        $lots = $this->lots($entries, $lotOf);
+        $lots = $this->lots($entries, $lotOf, $withJars);
         $keys = [];
         $batches = [];
         foreach ($lots as $n => $lot) {
@@ -117,11 +119,12 @@ final readonly class DayBook
      * Reckons the day of some dogs anew, and keeps what it came to.
      *
      * @param  list<string>  $dogs  ids
+     * @param  bool  $withJars  whether what they may have now is told too
      * @return array<string, mixed> the day, of these dogs
      */
-    public function reckon(string $on, array $dogs): array
+    public function reckon(string $on, array $dogs, bool $withJars = true): array
     {
-        $day = $this->of($on, $dogs);
+        $day = $this->of($on, $dogs, $withJars);
         foreach ($day['dogs'] as $dog) {
             /** @var array{dogId: string, given: array<string, array{best: float|int}>, budgetKcal: ?float, hadPredatorFish: bool, over: bool, ate: list<string>} $dog */
             DogDay::query()->where('dog_id', $dog['dogId'])->where('on', $on)->delete();
@@ -194,12 +197,13 @@ final readonly class DayBook
 
     /**
      * @param  list<string>|null  $dogs
+     * @param  list<string>  $except  gifts
      * @return array{list<Dog>, list<LedgerEntry>}
      */
-    private function concerned(string $on, ?array $dogs): array
+    private function concerned(string $on, ?array $dogs, array $except): array
     {
         $kennel = Dog::query()->orderBy('position')->orderBy('name');
-        $given = LedgerEntry::query()->where('on', $on)->orderBy('at')->orderBy('id');
+        $given = LedgerEntry::query()->where('on', $on)->whereNotIn('gift', $except)->orderBy('at')->orderBy('id');
         if ($dogs !== null) {
             $kennel->whereIn('id', $dogs);
             $given->whereIn('dog_id', $dogs);
@@ -230,13 +234,13 @@ final readonly class DayBook
      * @param  array<string, string>  $lotOf
      * @return list<array{batch: Batch, lot: string}>
      */
-    private function lots(array $entries, array $lotOf): array
+    private function lots(array $entries, array $lotOf, bool $withJars): array
     {
         $wanted = [];
         foreach ($entries as $entry) {
             $wanted["{$entry->batch_id}|".($lotOf[$entry->bag_id] ?? '')] = $entry->batch_id;
         }
-        foreach (Bag::query()->where('state', 'here')->where('content', 'treats')->whereNotNull('batch_id')->where('frozen', false)->orderBy('best_before')->get() as $bag) {
+        foreach ($withJars ? Bag::query()->where('state', 'here')->where('content', 'treats')->whereNotNull('batch_id')->where('frozen', false)->orderBy('best_before')->get() : [] as $bag) {
             $wanted["{$bag->batch_id}|{$bag->lot}"] = $bag->batch_id;
         }
         $wanted = array_slice(array_filter($wanted), 0, self::MOST_BATCHES);

@@ -9,6 +9,7 @@ use App\Http\Resources\BagResource;
 use App\Http\Resources\BatchSlipResource;
 use App\Http\Resources\ConfirmationResource;
 use App\Http\Resources\DogResource;
+use App\Http\Resources\OccasionResource;
 use App\Http\Resources\OwnFoodResource;
 use App\Http\Resources\OwnNameResource;
 use App\Http\Resources\OwnSwapResource;
@@ -24,6 +25,7 @@ use App\Models\Bag;
 use App\Models\Batch;
 use App\Models\Confirmation;
 use App\Models\Dog;
+use App\Models\Occasion;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
@@ -42,20 +44,20 @@ final class Kinds
 {
     public const ROWS = [
         'dogs' => Dog::class, 'recipes' => Recipe::class, 'products' => Product::class, 'names' => OwnName::class, 'foods' => OwnFood::class,
-        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class, 'stock' => StockItem::class, 'planned' => PlannedBake::class, 'trials' => Trial::class,
+        'swaps' => OwnSwap::class, 'prices' => Price::class, 'weighings' => Weighing::class, 'confirmations' => Confirmation::class, 'batches' => Batch::class, 'accepted' => AcceptedFactor::class, 'places' => Place::class, 'bags' => Bag::class, 'stock' => StockItem::class, 'planned' => PlannedBake::class, 'trials' => Trial::class, 'occasions' => Occasion::class,
     ];
 
     private const TOLD = [
         'dogs' => DogResource::class, 'products' => ProductResource::class, 'names' => OwnNameResource::class, 'foods' => OwnFoodResource::class,
         'swaps' => OwnSwapResource::class, 'prices' => PriceResource::class, 'weighings' => WeighingResource::class, 'confirmations' => ConfirmationResource::class,
-        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class, 'stock' => StockItemResource::class, 'planned' => PlannedBakeResource::class, 'trials' => TrialResource::class,
+        'batches' => BatchSlipResource::class, 'accepted' => AcceptedFactorResource::class, 'places' => PlaceResource::class, 'bags' => BagResource::class, 'stock' => StockItemResource::class, 'planned' => PlannedBakeResource::class, 'trials' => TrialResource::class, 'occasions' => OccasionResource::class,
     ];
 
     /** What is told of a row is read with it. */
     private const WITH = ['products' => ['readings'], 'weighings' => ['dog']];
 
     /** What a row of a kind is called by. */
-    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient', 'planned' => 'title', 'trials' => 'title'];
+    private const CALLED = ['dogs' => 'name', 'recipes' => 'title', 'products' => 'name', 'names' => 'words', 'foods' => 'name', 'swaps' => 'in', 'prices' => 'ingredient', 'weighings' => 'weighed_on', 'confirmations' => 'words', 'batches' => 'title', 'accepted' => 'says', 'places' => 'name', 'bags' => 'title', 'stock' => 'ingredient', 'planned' => 'title', 'trials' => 'title', 'occasions' => 'name'];
 
     /** Of which only one stands at a time, the newest: one and the same by these columns. */
     private const LATEST = ['stock' => ['ingredient'], 'planned' => ['recipe_id', 'batch_id']];

@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Models\Bag;
 use App\Models\Confirmation;
 use App\Models\Dog;
+use App\Models\Occasion;
 use App\Models\PlannedBake;
 use App\Models\Recipe;
 use Carbon\CarbonImmutable;
@@ -21,10 +22,12 @@ final readonly class KitchenCalendar
 
     private const MOST = 1000;
 
+    private const DOES = ['bake' => 'Bake', 'thaw' => 'Thaw', 'leave' => 'Take along'];
+
     /** After the day has begun: at eight. */
     private const REMINDS = 'PT8H';
 
-    public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private ThawPlans $plans, private WeighDays $weigh, private WatchedDogs $watched, private KitchenParts $parts) {}
+    public function __construct(private KitchenClock $clock, private CurrentKitchen $current, private ThawPlans $plans, private WeighDays $weigh, private WatchedDogs $watched, private KitchenParts $parts, private OccasionPlans $occasions) {}
 
     public function text(): string
     {
@@ -55,6 +58,7 @@ final readonly class KitchenCalendar
             $this->event($calendar, "weigh-{$due['dog']}", max($due['dueOn'] ?? '', $today->format('Y-m-d')), "Weigh: {$names[$due['dog']]}", $due['lastOn'] === null ? 'Never weighed here.' : "Last on {$due['lastOn']}.");
         }
         $this->trials($calendar, $names);
+        $this->occasions($calendar);
         foreach ($this->thaws() as $n => [$on, $bag]) {
             $this->event($calendar, "thaw-$bag", $on, 'Thaw: '.($named[$bag] ?? 'a bag'), 'Take it out of the freezer on this day.');
         }
@@ -76,6 +80,23 @@ final readonly class KitchenCalendar
                     $foods = implode(', ', array_map($catalogue->called(...), $trial->foods));
                     $this->event($calendar, "trial-{$trial->id}-$on", $on, "{$names[$dog]}, $foods: $says", "A trial: {$trial->kind->label()}, since {$trial->from->spelled()}.");
                 }
+            }
+        }
+    }
+
+    /** The occasions, and what is done for them before; a bake that is planned by itself stands there already. */
+    private function occasions(VCalendar $calendar): void
+    {
+        $today = $this->clock->today()->format('Y-m-d');
+        foreach (Occasion::query()->where('on', '>=', $today)->orderBy('on')->limit(self::MOST)->get() as $occasion) {
+            /** @var Occasion $occasion */
+            $calendar->add(Invitation::event($calendar, $occasion, $this->current->get()->timezone, $this->clock->now()));
+        }
+        $planned = PlannedBake::open()->pluck('recipe_id')->all();
+        foreach ($this->occasions->due(self::DAYS) as $one) {
+            if ($one['kind'] !== 'occasion' && ! ($one['kind'] === 'bake' && in_array($one['recipeId'], $planned, true))) {
+                $what = self::DOES[$one['kind']].": {$one['title']}";
+                $this->event($calendar, "occasion-{$one['occasion']}-{$one['kind']}-{$one['recipeId']}", $one['on'], "$what, for {$one['name']}", ($one['at'] === null ? '' : "{$one['at']}: ").$one['text']);
             }
         }
     }

@@ -49,7 +49,8 @@ final class KitchenQuestion
         $answer = $this->contract->answerTo($question, match (Contract::asksOf($question)) {
             Asks::Recipe => $this->withRecipe($whole, $question),
             Asks::Work => $this->withWork($whole, $question),
-            Asks::Treats => $this->withTreats($whole, $question),
+            Asks::Treats => $this->withTreats($whole),
+            Asks::Stores => $this->withTreats($this->withStores($whole)),
             Asks::Dogs => $this->withDogs($whole, $question),
             Asks::Day => $this->withDay($whole),
             Asks::Nothing => $whole,
@@ -175,15 +176,19 @@ final class KitchenQuestion
         return $told;
     }
 
-    private function withTreats(stdClass $whole, string $question): stdClass
+    private function withStores(stdClass $whole): stdClass
     {
-        if ($question === 'shopping') {
-            $whole->stock ??= self::each(StockItem::query()->orderBy('ingredient')->get(), ['ingredient', 'state']);
-            $whole->open ??= self::each(Bag::query()->where('state', 'here')->where('content', 'food')->whereNotNull('ingredient')->whereNotNull('grams')->get(), ['ingredient', 'grams']);
-            $whole->packs ??= self::each(Price::query()->orderBy('ingredient')->get(), ['ingredient', 'grams', 'price']);
-            // nobody is fed by a list
-            $whole->dogs ??= [];
-        }
+        $whole->stock ??= self::each(StockItem::query()->orderBy('ingredient')->get(), ['ingredient', 'state']);
+        $whole->open ??= self::each(Bag::query()->where('state', 'here')->where('content', 'food')->whereNotNull('ingredient')->whereNotNull('grams')->get(), ['ingredient', 'grams']);
+        $whole->packs ??= self::each(Price::query()->orderBy('ingredient')->get(), ['ingredient', 'grams', 'price']);
+        // nobody is fed by a list
+        $whole->dogs ??= [];
+
+        return $whole;
+    }
+
+    private function withTreats(stdClass $whole): stdClass
+    {
         $this->withFoods($whole);
         $whole->dogs = $this->kennel->asked($whole->dogs ?? null);
         foreach (is_array($whole->treats ?? null) ? $whole->treats : [] as $treat) {

@@ -46,8 +46,12 @@ final readonly class Ledger
         $at = new CarbonImmutable($gift->at);
         $on = $at->setTimezone($this->current->get()->timezone)->format('Y-m-d');
         $dogs = array_column($gift->dogs, 'dog');
-        if (LedgerEntry::query()->where('gift', $gift->id)->exists()) {
-            return $this->days->of($on, $dogs);
+        $known = LedgerEntry::query()->where('gift', $gift->id)->first();
+        if ($known !== null) {
+            // told again it is nothing new; but what another hand gave after a slip was taken back must not be taken for that slip
+            return ! $known->at->equalTo($at) && DB::table('ledger_undone')->where('kitchen_id', $this->current->id())->where('gift', $gift->id)->exists()
+                ? throw RequestRefused::outOfRange('/id', 'That was written down before and taken back meanwhile: if it was given after all, write it down once more.')
+                : $this->days->of($on, $dogs);
         }
         if ($at->greaterThan($this->clock->now()->addMinutes(self::CLOCK_OFF))) {
             throw RequestRefused::outOfRange('/at', 'That moment has not come yet: what will be given is written down when it is given. Is the clock of this device right?');
@@ -132,11 +136,12 @@ final readonly class Ledger
     /**
      * An occasion: what a dog had too much of on a day is taken from the days after it.
      *
+     * @param  bool  $ifOver  whether a dog that is not over borrows nothing, instead of being refused
      * @return array<string, mixed> the day of the dog
      *
      * @throws RequestRefused when nothing is to be borrowed, or seven days are too few
      */
-    public function borrow(string $id, string $dog, string $on, CarbonImmutable $at, string $by): array
+    public function borrow(string $id, string $dog, string $on, CarbonImmutable $at, string $by, bool $ifOver = false): array
     {
         $kept = Dog::query()->find($dog) ?? throw RequestRefused::outOfRange('/dog', 'No dog of this kitchen has this id.');
         if (Loan::query()->where('id', $id)->exists()) {
@@ -144,6 +149,9 @@ final readonly class Ledger
         }
         $day = $this->days->of($on, [$dog])['dogs'][0] ?? [];
         $left = $day['leftKcal'] ?? null;
+        if ($ifOver && (! is_numeric($left) || $left >= 0.0)) {
+            return $this->days->of($on, [$dog]);
+        }
         $budget = $day['budgetKcal'] ?? null;
         if (! is_numeric($left) || ! is_numeric($budget) || $left >= 0.0) {
             throw RequestRefused::outOfRange('/dog', "{$kept->name} is not over on that day: nothing is borrowed.");

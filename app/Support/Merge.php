@@ -21,6 +21,9 @@ final readonly class Merge
     /** Lists of objects that are sets: an entry is one as a whole. */
     private const SETS = ['confirmed', 'bound'];
 
+    /** Lists of things, each known by one of its words: two hands may write in two of them. */
+    private const KEYED = ['guests' => 'id', 'boxes' => 'id', 'treats' => 'recipeId', 'shares' => 'dog'];
+
     public function __construct(private Request $request) {}
 
     /**
@@ -50,6 +53,8 @@ final readonly class Merge
             [$was, $known] = $before[$column];
             if ($known && self::same($mine[$column], $was)) {
                 unset($columns[$column]);
+            } elseif ($known && isset(self::KEYED[$column]) && ($both = self::byKey(self::KEYED[$column], (array) $was, (array) $mine[$column], (array) $theirs[$column])) !== null) {
+                $columns[$column] = $both;
             } elseif ($known && self::isSet($column, $was) && self::isSet($column, $mine[$column]) && self::isSet($column, $theirs[$column])) {
                 $columns[$column] = self::together((array) $was, (array) $mine[$column], (array) $theirs[$column]);
             } else {
@@ -129,6 +134,29 @@ final readonly class Merge
         $taken = array_filter($was, $lacks($mine));
 
         return array_values([...array_filter($theirs, $lacks($taken)), ...$added]);
+    }
+
+    /**
+     * @param  array<mixed>  $was
+     * @param  array<mixed>  $mine
+     * @param  array<mixed>  $theirs
+     * @return list<mixed>|null theirs with what I changed; null where both changed one and the same
+     */
+    private static function byKey(string $key, array $was, array $mine, array $theirs): ?array
+    {
+        [$was, $mine, $theirs] = array_map(static fn (array $list): array => array_column($list, null, $key), [$was, $mine, $theirs]);
+        $both = [];
+        foreach (array_keys($theirs + $mine) as $one) {
+            $own = $mine[$one] ?? null;
+            $other = $theirs[$one] ?? null;
+            $before = $was[$one] ?? null;
+            if (! self::same($own, $before) && ! self::same($other, $before) && ! self::same($own, $other)) {
+                return null;
+            }
+            $both[] = self::same($own, $before) ? $other : $own;
+        }
+
+        return array_values(array_filter($both, static fn (mixed $one): bool => $one !== null));
     }
 
     private static function same(mixed $one, mixed $two): bool

@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Models\Dog;
 use App\Models\Kitchen;
+use App\Models\Price;
 use App\Models\Recipe;
 use App\Models\Weighing;
 use App\Support\CurrentKitchen;
@@ -21,6 +22,12 @@ final class DatabaseSeeder extends Seeder
 
     /** Body condition by weeks ago, where somebody looked. */
     private const LOOKED = ['Ferris' => [16 => 6, 8 => 7, 0 => 7], 'Bosun' => [10 => 4, 6 => 5, 3 => 5]];
+
+    /** Ingredient, grams of a pack, what it costs: made up. */
+    private const PRICES = [
+        ['barley-flour', 1000, 2.4], ['rolled-oats', 1000, 1.6], ['egg', 360, 2.1], ['rapeseed-oil', 920, 3.2], ['beetroot', 500, 0.9], ['parsley', 30, 0.8], ['sorghum-flour', 500, 2.9], ['oat-flour', 1000, 2.2],
+        ['parsnip', 500, 0.8], ['ground-flaxseed', 250, 1.9], ['venison-mince', 400, 5.8], ['millet-flour', 500, 2.3], ['brown-rice-flour', 1000, 2.6],
+    ];
 
     /** As a whole or not at all: a first start may be interrupted here. */
     public function run(CurrentKitchen $current): void
@@ -50,9 +57,13 @@ final class DatabaseSeeder extends Seeder
         foreach ($this->recipes() as $recipe) {
             Recipe::query()->create($recipe);
         }
+        foreach (self::PRICES as [$ingredient, $grams, $price]) {
+            Price::query()->create(['ingredient' => $ingredient, 'grams' => $grams, 'price' => $price]);
+        }
         $this->call(BatchSeeder::class);
         $this->call(JarSeeder::class);
         $this->call(WatchSeeder::class);
+        $this->call(OccasionSeeder::class);
     }
 
     /** @return list<array<string, mixed>> */

@@ -9,6 +9,18 @@ export const router = createRouter({
     routes: [
         { path: '/', redirect: '/today' },
         { path: '/today', name: 'today', component: () => import('./feeding/TodayPlace.vue'), meta: { title: 'Today', place: 'today' } },
+        {
+            path: '/occasions',
+            name: 'occasions',
+            component: () => import('./feeding/OccasionsPlace.vue'),
+            meta: { title: 'Occasions', place: 'today' },
+        },
+        {
+            path: '/occasions/:id',
+            name: 'occasion',
+            component: () => import('./feeding/OccasionPlace.vue'),
+            meta: { title: 'Occasion', place: 'today' },
+        },
         { path: '/bench/:sheet?', name: 'bench', component: BenchPlace, meta: { title: 'Bench', place: 'bench' } },
         { path: '/studio', name: 'studio', component: () => import('./baking/StudioPlace.vue'), meta: { title: 'Cut studio', place: 'bench' } },
         { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPlace.vue'), meta: { title: 'Shelf', place: 'bench' } },

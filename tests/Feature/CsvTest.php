@@ -137,3 +137,34 @@ it('refuses what is no such table in words', function (string $content, string $
 it('reads no file with signs of the number 0', function (): void {
     Csv::read("dog\0,kg\n1,2");
 })->throws(RequestRefused::class, 'number 0');
+
+it('lets every row go once it is read: a long table holds no more locks than a short one', function (): void {
+    $table = new class implements App\Exchange\Csv\Table
+    {
+        /** @var list<int> */
+        public array $locks = [];
+
+        public function columns(): array
+        {
+            return ['words' => true];
+        }
+
+        public function rows(): iterable
+        {
+            return [];
+        }
+
+        public function take(App\Exchange\Csv\Row $row): string
+        {
+            $words = $row->text('words', 20);
+            App\Models\OwnName::query()->create(['words' => "$words of this table", 'ingredient' => 'oat-flour']);
+            $this->locks[] = (int) Illuminate\Support\Facades\DB::selectOne("SELECT count(*) AS many FROM pg_locks WHERE pid = pg_backend_pid() AND locktype = 'transactionid'")->many;
+
+            return 'new';
+        }
+
+        public function finish(): void {}
+    };
+    $told = App\Exchange\Csv\Tables::take($table, "words\r\n".implode("\r\n", array_map(static fn (int $n): string => $n === 30 ? str_repeat('x', 30) : "word $n", range(1, 60)))."\r\n", true);
+    expect($told['rows'])->toBe(60)->and(array_column($told['problems'], 'row'))->toBe([31])->and(max($table->locks))->toBeLessThan(8);
+});

@@ -12,6 +12,7 @@ use App\Models\DiaryEntry;
 use App\Models\Dog;
 use App\Models\Kitchen;
 use App\Models\LedgerEntry;
+use App\Models\Occasion;
 use App\Models\OwnFood;
 use App\Models\OwnName;
 use App\Models\OwnSwap;
@@ -67,6 +68,7 @@ function othersThings(TestCase $test): array
     $things['gift'] = LedgerEntry::query()->create(['id' => $gift, 'gift' => $gift, 'dog_id' => $things['dog']->id, 'on' => '2026-06-20', 'at' => now(), 'by' => 'Somebody', 'kind' => 'text', 'words' => 'Strange scrap', 'unsure' => false, 'came_at' => now()]);
     $things['stock'] = StockItem::query()->create(['ingredient' => 'oat-flour', 'state' => 'out']);
     $things['planned'] = PlannedBake::query()->create(['recipe_id' => $things['recipe']->id, 'on' => '2026-06-20']);
+    $things['occasion'] = Occasion::query()->create(['name' => 'Strange feast', 'on' => '2026-06-20', 'place' => '', 'words' => '', 'dogs' => [], 'guests' => [], 'treats' => [], 'shares' => [], 'boxes' => []]);
     $things['entry'] = DiaryEntry::query()->create(['id' => fake()->uuid(), 'dog_id' => $things['dog']->id, 'on' => '2026-06-19', 'at' => now(), 'by' => 'Somebody', 'kind' => 'note', 'said' => ['text' => 'Strange ear'], 'came_at' => now()]);
     $things['trial'] = Trial::query()->create(['dog_id' => $things['dog']->id, 'kind' => 'new-food', 'foods' => ['pear'], 'from' => '2026-06-19', 'days' => 14]);
     $things['backup'] = (object) ['id' => app(BackupShelf::class)->make($other, Reason::ByHand)];

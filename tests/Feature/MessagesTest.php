@@ -295,6 +295,7 @@ function thingsOf(TestCase $test): array
         'table' => 'weights',
         'form' => 'md',
         'planned' => $post('planned', ['recipeId' => Recipe::query()->firstOrFail()->id, 'on' => now()->addDays(3)->format('Y-m-d')]),
+        'occasion' => $post('occasions', ['name' => 'Tins', 'on' => '2026-12-20']),
         'stock' => $post('stock', ['ingredient' => 'oat-flour', 'state' => 'low']),
         'bag' => Bag::query()->where('state', 'here')->firstOrFail()->id,
         'batch' => $post('batches', ['asked' => ['recipe' => ['text' => '200 g oat flour']], 'at' => '2026-05-14T12:00:00.000Z', 'startAt' => '2026-05-14T14:00', 'by' => 'Ines']),

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Models\Price;
+
 it('keeps one price a food, the latest', function (): void {
+    $this->open('lock-cottage');
+    Price::query()->get()->each->delete();
     $kept = $this->postJson('/api/prices', ['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 3.5])
         ->assertCreated()
         ->json();

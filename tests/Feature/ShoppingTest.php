@@ -5,11 +5,13 @@ declare(strict_types=1);
 use App\Models\Bag;
 use App\Models\Dog;
 use App\Models\Place;
+use App\Models\Price;
 use App\Models\Recipe;
 
 beforeEach(fn () => $this->open('lock-cottage'));
 
 it('makes the list of what this kitchen keeps: its recipes, less what stands there, in its packs at its prices', function (): void {
+    Price::query()->get()->each->delete();
     $recipe = Recipe::query()->where('title', 'Beetroot and barley rounds')->firstOrFail();
     $ask = fn (array $more = []): array => $this->postJson('/api/ask/shopping', ['treats' => [['recipe' => ['id' => $recipe->id]] + $more]])->assertOk()->json();
     $names = static fn (array $answer): array => array_merge(...array_map(static fn (array $aisle): array => array_column($aisle['items'], 'ingredient'), $answer['aisles']));
@@ -33,4 +35,14 @@ it('asks how much dogs eat in some days, and whom it costs what', function (): v
     expect($answer['costs'][0]['times'])->toBeGreaterThanOrEqual(1)->and(array_column($answer['costs'][0]['dogs'], 'dog'))->toEqualCanonicalizing(['Bosun', 'Odette']);
     $this->postJson('/api/ask/shopping', ['treats' => [['recipe' => ['id' => fake()->uuid()]]]])->assertStatus(404);
     $this->postJson('/api/ask/shopping', ['treats' => []])->assertStatus(422)->assertJsonPath('path', '/treats');
+});
+
+it('tells what a swap would save at the prices that are kept, and nothing where it is not asked', function (): void {
+    $recipe = Recipe::query()->create(['title' => 'Squares', 'text' => "250 g sorghum flour\n1 large egg\n80 g water"]);
+    $ask = fn (array $more): array => $this->postJson('/api/ask/shopping', $more + ['treats' => [['recipe' => ['id' => $recipe->id]]]])->assertOk()->json('costs.0');
+    $cost = $ask(['savings' => true, 'dogs' => Dog::query()->whereIn('name', ['Bosun', 'Tuppence'])->pluck('id')->all()]);
+    expect($cost['savings'][0]['line'])->toBe('250 g sorghum flour')->and($cost['savings'][0]['saves'])->toBeGreaterThan(0)->toBeLessThan($cost['known'])
+        // what Tuppence may have now it may have then
+        ->and($cost['savings'][0]['to'])->not->toContain('barley')->not->toContain('oats');
+    expect($ask([])['savings'])->toBe([]);
 });

@@ -24,6 +24,15 @@ final class Ledger implements Table
     /** In an hour that nobody wrote down. */
     private const NOON = '12:00:00';
 
+    /** @var array<string, int>|null ids that are kept, or were read in this table */
+    private ?array $known = null;
+
+    /** @var array<string, int>|null ids */
+    private ?array $batches = null;
+
+    /** @var list<array<string, mixed>> that are read and not written yet: thousands are written many at a time */
+    private array $waiting = [];
+
     /** @var array<string, array<string, true>> dogs by day whose days are to be reckoned */
     private array $days = [];
 
@@ -53,13 +62,15 @@ final class Ledger implements Table
         $dog = $this->dogs->of($row);
         $on = $row->pastDay('on', $this->clock->today());
         $id = $row->id('id') ?? (string) Uuid::uuid5(self::NAMESPACE, $dog->id.$row->sum());
-        if (LedgerEntry::query()->whereKey($id)->exists()) {
+        $this->known ??= array_flip(LedgerEntry::query()->pluck('id')->all());
+        if (isset($this->known[$id])) {
             return 'same';
         }
         $gift = $row->id('gift') ?? $id;
         $at = $row->moment('at') ?? new \Carbon\CarbonImmutable("$on ".self::NOON, $this->current->get()->timezone);
         $batch = $row->id('batch');
-        if ($batch !== null && ! Batch::withTrashed()->whereKey($batch)->exists()) {
+        $this->batches ??= array_flip(Batch::withTrashed()->pluck('id')->all());
+        if ($batch !== null && ! isset($this->batches[$batch])) {
             throw new CellRefused('batch', 'No batch of this kitchen has this id: bring in the batches first, or leave it empty.');
         }
         $kind = $row->choice('kind', ['pieces', 'text', 'label', 'taste'], false) ?? 'text';
@@ -68,10 +79,15 @@ final class Ledger implements Table
             throw new CellRefused($batch === null ? 'batch' : 'pieces', 'Pieces are given of a batch: say of which, and how many.');
         }
         $by = $row->who('by', $this->current->get()->baker);
-        LedgerEntry::query()->create([
+        $entry = new LedgerEntry([
             'id' => $id, 'gift' => $gift, 'dog_id' => $dog->id, 'on' => $on, 'at' => $at, 'by' => $by, 'kind' => $kind, 'batch_id' => $batch, 'bag_id' => $row->id('bag'), 'pieces' => $pieces, 'words' => $row->text('words', 500, $kind !== 'pieces'),
             'label' => $this->label($row, $kind), 'unsure' => $row->choice('not sure who', ['yes', 'no'], false) === 'yes', 'came_at' => $this->clock->now(),
         ]);
+        $this->known[$id] = 1;
+        $this->waiting[] = ['kitchen_id' => $this->current->id()] + $entry->getAttributes();
+        if (count($this->waiting) >= self::AT_ONCE) {
+            $this->write();
+        }
         $back = $row->moment('taken back at');
         if ($back !== null) {
             DB::table('ledger_undone')->insertOrIgnore(['kitchen_id' => $this->current->id(), 'gift' => $gift, 'id' => (string) Uuid::uuid5(self::NAMESPACE, "back $gift"), 'at' => $back, 'by' => $row->maybe('taken back by', 60) ?? $by]);
@@ -91,10 +107,17 @@ final class Ledger implements Table
         return $label ?? ($kind === 'label' ? json_encode(['name' => $row->text('words', 500)], JSON_THROW_ON_ERROR) : null);
     }
 
+    private function write(): void
+    {
+        LedgerEntry::query()->toBase()->insert($this->waiting);
+        $this->waiting = [];
+    }
+
     public function finish(): void
     {
+        $this->write();
         foreach ($this->days as $on => $dogs) {
-            $this->book->reckon($on, array_keys($dogs));
+            $this->book->reckon((string) $on, array_keys($dogs), false);
         }
         $this->journal->noted();
     }

@@ -84,30 +84,23 @@ final class Tables
      */
     private static function one(Table $table, array $cells, array &$counts): ?CellRefused
     {
+        // a nested transaction of the framework is never released: thousands of them would lie in one another
+        DB::unprepared('SAVEPOINT csv_row');
         try {
-            DB::beginTransaction();
             $became = $table->take(new Row($cells));
-            DB::commit();
             $counts[$became] = ($counts[$became] ?? 0) + 1;
-
-            return null;
-        } catch (CellRefused $refused) {
-            DB::rollBack();
-
-            return $refused;
-        } catch (RequestRefused $refused) {
-            DB::rollBack();
-
-            return new CellRefused((string) array_key_first($cells), $refused->getMessage());
-        } catch (QueryException $refused) {
-            DB::rollBack();
-            // a rule of the database that no reader of the table knows
-            if ($refused->getCode() !== '23505') {
-                throw $refused;
-            }
-
-            return new CellRefused((string) array_key_first($cells), 'There is one like it already.');
+            $refused = null;
+        } catch (CellRefused $cell) {
+            $refused = $cell;
+        } catch (RequestRefused $request) {
+            $refused = new CellRefused((string) array_key_first($cells), $request->getMessage());
+        } catch (QueryException $query) {
+            // another code is a rule of the database that no reader of the table knows
+            $refused = $query->getCode() === '23505' ? new CellRefused((string) array_key_first($cells), 'There is one like it already.') : throw $query;
         }
+        DB::unprepared($refused === null ? 'RELEASE SAVEPOINT csv_row' : 'ROLLBACK TO SAVEPOINT csv_row; RELEASE SAVEPOINT csv_row');
+
+        return $refused;
     }
 
     /**

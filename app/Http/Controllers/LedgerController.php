@@ -45,11 +45,11 @@ final class LedgerController
     /** @throws RequestRefused when nothing is to be borrowed */
     public function borrow(Request $request, Ledger $ledger): JsonResponse
     {
-        $said = Node::decode($request->getContent())->object(['id', 'at', 'by', 'dog', 'on']);
+        $said = Node::decode($request->getContent())->object(['id', 'at', 'by', 'dog', 'on', 'ifOver']);
 
         return new JsonResponse($ledger->borrow(
             JarActReader::uuid($said->required('id', 'The id of what is done')), JarActReader::uuid($said->required('dog', 'The dog')), $said->required('on', 'The day')->day()->iso,
-            new CarbonImmutable(LogReader::moment($said->required('at', 'When'))), trim($said->required('by', 'Who')->filled(60)),
+            new CarbonImmutable(LogReader::moment($said->required('at', 'When'))), trim($said->required('by', 'Who')->filled(60)), $said->get('ifOver')?->boolean() ?? false,
         ), 201);
     }
 

@@ -25,7 +25,7 @@ final readonly class OneWrite
     /** @throws RequestRefused */
     public function handle(Request $request, Closure $next): Response
     {
-        if ($request->isMethodSafe() || str_starts_with($request->path(), 'api/ask/')) {
+        if ($request->isMethodSafe() || str_starts_with($request->path(), 'api/ask/') || str_ends_with($request->path(), '/look')) {
             return $next($request);
         }
         $key = self::key($request);

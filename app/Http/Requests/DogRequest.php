@@ -26,12 +26,6 @@ final class DogRequest extends StrictRequest
     public function rules(): array
     {
         $choices = Choices::all();
-        $catalogue = app(KitchenParts::class)->catalogue();
-        $food = function (string $path, mixed $value, \Closure $fail) use ($catalogue): void {
-            if (! is_string($value) || $catalogue->resolveGroupOrId($value) === null) {
-                $fail('"'.(is_scalar($value) ? $value : '?').'" is neither a group of foods nor a food of the catalogue.');
-            }
-        };
         $kg = ['nullable', 'numeric', 'between:'.Weight::LIGHTEST_KG.','.Weight::HEAVIEST_KG];
 
         return [
@@ -52,11 +46,11 @@ final class DogRequest extends StrictRequest
             'teeth' => ['sometimes', Rule::in($choices['teeth'])],
             'eating' => ['sometimes', Rule::in($choices['eating'])],
             'allergies' => ['sometimes', 'array', 'max:50'],
-            'allergies.*' => [$food],
+            'allergies.*' => [self::food()],
             'allowList' => ['nullable', 'array', 'max:200'],
-            'allowList.*' => [$food],
+            'allowList.*' => [self::food()],
             'newIngredients' => ['sometimes', 'array', 'max:200'],
-            'newIngredients.*' => [$food],
+            'newIngredients.*' => [self::food()],
             'conditions' => ['sometimes', 'array', 'max:30'],
             'conditions.*' => [Rule::in(array_column($choices['conditions'], 'id'))],
             'medicines' => ['sometimes', 'array', 'max:30'],

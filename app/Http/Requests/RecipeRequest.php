@@ -63,16 +63,6 @@ final class RecipeRequest extends StrictRequest
         return ['title.required' => 'Give the recipe a title.', 'title.filled' => 'Give the recipe a title.'];
     }
 
-    /** @param  list<string>  $keys */
-    private static function keysAre(array $keys): \Closure
-    {
-        return static function (string $path, mixed $value, \Closure $fail) use ($keys): void {
-            if (! is_array($value) || array_diff(array_keys($value), $keys) !== []) {
-                $fail('This holds '.implode(', ', $keys).' and nothing else.');
-            }
-        };
-    }
-
     /** A family is a tree: no recipe comes from itself or from one of its own versions. */
     private function notItsOwnChild(string $path, mixed $value, \Closure $fail): void
     {

@@ -16,6 +16,9 @@ enum Asks
     /** several treats that share the dogs and the kitchen's foods */
     case Treats;
 
+    /** several treats that are to be made, with what is at hand, what lies open and what packs cost */
+    case Stores;
+
     /** several batches that share a day of the dogs */
     case Day;
 

@@ -26,7 +26,7 @@ final readonly class Contract
     /** @return non-empty-list<Answers> */
     public static function all(): array
     {
-        return [new Formulate, new Read, new Rescue, new Size, new Scale, new Occasion, new Week, new Shopping, new GiveAway, new Profile, new Swaps, new Dough, new Raid, new Label, new Bake, new Learn, new Keep, new Thaw, new Day, new Suspects, new Likes];
+        return [new Formulate, new Read, new Rescue, new Size, new Scale, new Occasion, new Party, new Week, new Shopping, new GiveAway, new Profile, new Swaps, new Dough, new Raid, new Label, new Bake, new Learn, new Keep, new Thaw, new Day, new Suspects, new Likes];
     }
 
     /** @return non-empty-list<string> */

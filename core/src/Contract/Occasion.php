@@ -7,6 +7,7 @@ namespace MildBowl\Core\Contract;
 use MildBowl\Core\Feeding\PieceShare;
 use MildBowl\Core\Judging\Judgement;
 use MildBowl\Core\Kitchen\Kitchen;
+use MildBowl\Core\Questions\OccasionAnswer;
 use MildBowl\Core\Questions\Party;
 use MildBowl\Core\Questions\PartyGuest;
 use MildBowl\Core\Questions\RequestRefused;
@@ -48,11 +49,17 @@ final readonly class Occasion implements Answers
         }
         $party = Party::of($question, $wishes, $count);
 
-        return ['version' => 1] + Presenter::object($party->guests[0]->answer) + [
-            'party' => array_map(static fn (PartyGuest $one): array => Presenter::dog($one->dog) + ['pieces' => $one->pieces, 'without' => $one->dog->without] + Presenter::object($one->answer), $party->guests),
+        return ['version' => 1] + self::told($party->guests[0]->answer) + [
+            'party' => array_map(static fn (PartyGuest $one): array => Presenter::dog($one->dog) + ['pieces' => $one->pieces, 'without' => $one->dog->without] + self::told($one->answer), $party->guests),
             'slices' => array_map(Presenter::object(...), $party->slices),
             'pieces' => $count, 'leftPieces' => $party->left,
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function told(OccasionAnswer $answer): array
+    {
+        return ['borrows' => array_map(Presenter::object(...), $answer->borrows)] + Presenter::object($answer);
     }
 
     /** @throws RequestRefused when it is no amount that anybody knows */

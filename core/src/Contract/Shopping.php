@@ -7,6 +7,7 @@ namespace MildBowl\Core\Contract;
 use MildBowl\Core\Kitchen\Kitchen;
 use MildBowl\Core\Questions\Pack;
 use MildBowl\Core\Questions\RequestRefused;
+use MildBowl\Core\Questions\ShoppingCost;
 use MildBowl\Core\Questions\ShoppingQuestion;
 use MildBowl\Core\Questions\ShoppingTreat;
 
@@ -29,12 +30,12 @@ final readonly class Shopping implements Answers
 
     public function asks(): Asks
     {
-        return Asks::Treats;
+        return Asks::Stores;
     }
 
     public function answer(Node $node, Kitchen $shipped): array
     {
-        $node->object(['version', 'dogs', 'policy', 'names', 'pantry', 'treats', 'stock', 'open', 'packs'])->requireVersion();
+        $node->object(['version', 'dogs', 'policy', 'names', 'pantry', 'treats', 'stock', 'open', 'packs', 'savings'])->requireVersion();
         $treats = [];
         foreach ($node->required('treats', 'What is baked')->list(ShoppingQuestion::MOST_TREATS) as $one) {
             $one->object(['name', 'times', 'days', 'recipe', 'cut', 'bake', 'labels', 'confirmed', 'measured', 'portions']);
@@ -57,11 +58,11 @@ final readonly class Shopping implements Answers
             $one->object(['ingredient', 'grams', 'price']);
             $packs[] = new Pack($one->required('ingredient', 'The food')->filled(80), $one->required('grams', 'What a pack holds')->positive(100_000, 'g'), $one->required('price', 'What a pack costs')->number(0, 100_000));
         }
-        $answer = (new ShoppingQuestion($treats, $states, $open, $packs))->answer();
+        $answer = (new ShoppingQuestion($treats, $states, $open, $packs, $node->get('savings')?->boolean() ?? false))->answer();
 
         return [
             'version' => 1, 'aisles' => array_map(static fn (array $aisle): array => ['items' => array_map(Presenter::object(...), $aisle['items'])] + $aisle, $answer->aisles), 'atHand' => array_map(Presenter::object(...), $answer->atHand), 'unread' => $answer->unread,
-            'costs' => array_map(Presenter::object(...), $answer->costs), 'price' => $answer->price, 'withoutPrice' => $answer->withoutPrice,
+            'costs' => array_map(static fn (ShoppingCost $one): array => ['savings' => array_map(Presenter::object(...), $one->savings)] + Presenter::object($one), $answer->costs), 'price' => $answer->price, 'withoutPrice' => $answer->withoutPrice,
         ];
     }
 }

@@ -25,17 +25,31 @@ final readonly class Borrowing
      */
     public static function of(float $kcal, float $budgetKcal, Day $on, array $taken = []): ?self
     {
+        $ahead = [];
+        for ($n = 1; $n <= self::MOST_DAYS; $n++) {
+            $ahead[$n] = $taken[$on->after($n)->iso] ?? 0.0;
+        }
+        $days = self::over($kcal, $budgetKcal, $ahead);
+
+        return $days === null ? null : new self($kcal, array_combine(array_map(static fn (int $n): string => $on->after($n)->iso, array_keys($days)), $days));
+    }
+
+    /**
+     * @param  array<int, float>  $taken  kcal that are not there any more, by days after
+     * @return ?array<int, float> what each day gives up, by days after; null where seven days are too few
+     */
+    public static function over(float $kcal, float $budgetKcal, array $taken): ?array
+    {
         $left = $kcal;
         $days = [];
         for ($n = 1; $n <= self::MOST_DAYS && $left > self::CRUMB; $n++) {
-            $day = $on->after($n)->iso;
-            $gives = min($left, max(0.0, $budgetKcal - ($taken[$day] ?? 0.0)));
+            $gives = min($left, max(0.0, $budgetKcal - ($taken[$n] ?? 0.0)));
             if ($gives > self::CRUMB) {
-                $days[$day] = $gives;
+                $days[$n] = $gives;
                 $left -= $gives;
             }
         }
 
-        return $left > self::CRUMB ? null : new self($kcal, $days);
+        return $left > self::CRUMB ? null : $days;
     }
 }

@@ -9,7 +9,12 @@ use MildBowl\Core\Values\Figure;
 /** What an occasion borrows, or why it cannot be. */
 final readonly class OccasionAnswer
 {
-    /** @param  ?int  $daysWithout  days after it without other treats */
+    /**
+     * @param  ?int  $daysWithout  days after it without other treats
+     * @param  list<Borrowed>  $borrows  by day, none where it is not possible
+     * @param  ?float  $leftKcal  of the budget of its day, after what it had and what other occasions take
+     * @param  list<string>  $countedWith  other occasions that take from these days
+     */
     public function __construct(
         public bool $possible,
         public ?string $why,
@@ -19,6 +24,9 @@ final readonly class OccasionAnswer
         public ?int $daysWithout,
         public ?float $holdBackGrams,
         public string $says,
+        public array $borrows = [],
+        public ?float $leftKcal = null,
+        public array $countedWith = [],
     ) {}
 
     public static function refused(string $why, float $mostPieces): self

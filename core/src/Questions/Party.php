@@ -37,7 +37,7 @@ final readonly class Party
             $guests[] = new PartyGuest($dog, $answer->possible ? $pieces ?? self::ONE_EACH : 0.0, $answer);
         }
 
-        return new self($guests, self::cutPlan($guests), $count - array_sum(array_map(static fn (PartyGuest $one): float => $one->pieces, $guests)));
+        return new self($guests, self::slices($guests), $count - array_sum(array_map(static fn (PartyGuest $one): float => $one->pieces, $guests)));
     }
 
     /**
@@ -46,7 +46,7 @@ final readonly class Party
      * @param  list<PartyGuest>  $guests
      * @return list<Slice>
      */
-    private static function cutPlan(array $guests): array
+    public static function slices(array $guests): array
     {
         $whole = $parts = [];
         foreach ($guests as $guest) {

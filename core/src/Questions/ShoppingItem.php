@@ -17,10 +17,11 @@ final readonly class ShoppingItem
      * @param  ?int  $packs  that are bought
      * @param  ?float  $price  of those packs
      * @param  list<string>  $for  treats
+     * @param  ?int  $pieces  that are bought, of what is bought by the piece
      */
     public function __construct(
         public string $ingredient, public string $name, public string $aisle, public ?Range $grams, public ?string $state, public float $haveGrams, public ?float $buyGrams,
-        public ?float $packGrams, public ?int $packs, public ?float $price, public array $for,
+        public ?float $packGrams, public ?int $packs, public ?float $price, public array $for, public ?int $pieces,
     ) {}
 
     /** Whether nothing of it has to be bought. */

@@ -7,6 +7,7 @@ namespace MildBowl\Core\Questions;
 use MildBowl\Core\Data\Compiled;
 use MildBowl\Core\Dogs\Dog;
 use MildBowl\Core\Judging\Judgement;
+use MildBowl\Core\Measuring\PieceWeight;
 use MildBowl\Core\Pantry\Ingredient;
 use MildBowl\Core\Values\Range;
 
@@ -20,6 +21,14 @@ final readonly class ShoppingQuestion
     /** It comes out of the tap. */
     private const FREE = 'water';
 
+    /** g of one from which vegetables and fruit are bought by the piece. */
+    private const A_PIECE = 30.0;
+
+    private const BY_THE_PIECE = 'greens';
+
+    /** g: nothing that is counted weighs less. */
+    private const LEAST = 0.1;
+
     /** Of a pack: so little over one is none more. */
     private const CRUMB = 0.02;
 
@@ -28,8 +37,9 @@ final readonly class ShoppingQuestion
      * @param  array<string, string>  $states  by ingredient: at-hand, low or out
      * @param  array<string, float>  $have  g that lie open, by ingredient
      * @param  list<Pack>  $packs
+     * @param  bool  $tellsSavings  whether what a swap would save is looked for
      */
-    public function __construct(private array $treats, private array $states, private array $have, private array $packs) {}
+    public function __construct(private array $treats, private array $states, private array $have, private array $packs, private bool $tellsSavings = false) {}
 
     public function answer(): ShoppingAnswer
     {
@@ -77,12 +87,22 @@ final readonly class ShoppingQuestion
         $id = $one['food']->id;
         $state = $this->states[$id] ?? null;
         $have = $this->have[$id] ?? 0.0;
+        $likely = $one['grams']?->best;
         // the high end is bought: too little stops a bake
         $buy = $state === 'at-hand' ? 0.0 : ($one['grams'] === null ? null : max(0.0, $one['grams']->high - $have));
         $pack = $this->pack($id);
         $packs = $pack === null || $buy === null ? null : (int) max($buy > 0.0 ? 1 : 0, ceil($buy / $pack->grams - self::CRUMB));
 
-        return new ShoppingItem($id, $one['food']->name, self::aisle($one['food'])['aisle'], $one['grams'], $state, $have, $buy, $pack?->grams, $packs, $packs === null ? null : $packs * $pack->price, array_keys($one['for']));
+        return new ShoppingItem($id, $one['food']->name, self::aisle($one['food'])['aisle'], $one['grams'], $state, $have, $buy, $pack?->grams, $packs, $packs === null ? null : $packs * $pack->price, array_keys($one['for']), $this->pieces($one['food'], $likely === null || $buy === null ? null : min($buy, max(0.0, $likely - $have))));
+    }
+
+    /** Eggs, roots and fruit are bought by the piece; a pack of them is one already. */
+    private function pieces(Ingredient $food, ?float $buy): ?int
+    {
+        $each = PieceWeight::isOfTheShell($food) || self::aisle($food)['aisle'] === self::BY_THE_PIECE ? PieceWeight::of($food, 'each', null) : null;
+        $isOne = $each !== null && ($each->best >= self::A_PIECE || PieceWeight::isOfTheShell($food));
+
+        return ! $isOne || $buy === null || $buy <= 0.0 || $this->pack($food->id) !== null ? null : (int) max(1, ceil($buy / max($each->best, self::LEAST) - self::CRUMB));
     }
 
     /** As many batches as the dogs eat in the days, whole ones. */
@@ -107,6 +127,20 @@ final readonly class ShoppingQuestion
 
     private function cost(ShoppingTreat $treat, Judgement $judgement, float $times, float $pieces): ShoppingCost
     {
+        [$known, $unknown] = $this->ofABatch($judgement);
+        $aPiece = $unknown === [] && $pieces > 0.0 ? $known / $pieces : null;
+        $dogs = [];
+        foreach ($treat->question->dogs as $dog) {
+            $eats = self::piecesADay($judgement, $dog);
+            $dogs[] = ['dog' => $dog->name, 'piecesPerDay' => $eats, 'aWeek' => $aPiece === null ? null : 7 * $eats * $aPiece];
+        }
+
+        return new ShoppingCost($treat->name, $times, $known === 0.0 && $unknown !== [] ? null : $known, $unknown, $pieces > 0.0 ? $pieces : null, $aPiece, $dogs, $this->tellsSavings ? (new ShoppingSavings($this->ofABatch(...), $this->aGram(...)))->of($treat->question, $judgement) : []);
+    }
+
+    /** @return array{float, list<string>} what is known of the cost of a batch, and the foods whose price is not */
+    private function ofABatch(Judgement $judgement): array
+    {
         $known = 0.0;
         $unknown = [];
         foreach ($judgement->bowl->recipe->lines as $index => $line) {
@@ -121,14 +155,15 @@ final readonly class ShoppingQuestion
                 $known += $grams * $pack->price / $pack->grams;
             }
         }
-        $aPiece = $unknown === [] && $pieces > 0.0 ? $known / $pieces : null;
-        $dogs = [];
-        foreach ($treat->question->dogs as $dog) {
-            $eats = self::piecesADay($judgement, $dog);
-            $dogs[] = ['dog' => $dog->name, 'piecesPerDay' => $eats, 'aWeek' => $aPiece === null ? null : 7 * $eats * $aPiece];
-        }
 
-        return new ShoppingCost($treat->name, $times, $known, array_map(strval(...), array_keys($unknown)), $pieces > 0.0 ? $pieces : null, $aPiece, $dogs);
+        return [$known, array_map(strval(...), array_keys($unknown))];
+    }
+
+    private function aGram(string $ingredient): ?float
+    {
+        $pack = $this->pack($ingredient);
+
+        return $pack === null ? null : $pack->price / $pack->grams;
     }
 
     private function pack(string $ingredient): ?Pack

@@ -109,3 +109,43 @@ it('names the place of what cannot be', function (array $treats, array $more, st
     [[SHOPPED_ROUNDS], ['packs' => [['ingredient' => 'carrot', 'grams' => 0, 'price' => 1]]], '/packs/0/grams'],
     [[SHOPPED_ROUNDS], ['stock' => [['ingredient' => 'carrot', 'state' => 'plenty']]], '/stock/0/state'],
 ]);
+
+const SHOPPED_PRICES = [
+    ['ingredient' => 'buckwheat-flour', 'grams' => 500, 'price' => 6], ['ingredient' => 'oat-flour', 'grams' => 1000, 'price' => 2], ['ingredient' => 'brown-rice-flour', 'grams' => 1000, 'price' => 2.4], ['ingredient' => 'sorghum-flour', 'grams' => 500, 'price' => 3],
+    ['ingredient' => 'millet-flour', 'grams' => 500, 'price' => 2], ['ingredient' => 'wheat-flour', 'grams' => 1000, 'price' => 0.9], ['ingredient' => 'egg', 'grams' => 300, 'price' => 2.5], ['ingredient' => 'almond-butter', 'grams' => 180, 'price' => 7], ['ingredient' => 'sunflower-seed-butter', 'grams' => 180, 'price' => 4],
+    ['ingredient' => 'peanut-butter', 'grams' => 340, 'price' => 2], ['ingredient' => 'pumpkin-puree', 'grams' => 400, 'price' => 2],
+];
+
+it('tells what a swap would save: so much less it costs then, and nobody goes without for it', function (array $dogs, string $text): void {
+    $asked = ['name' => 'Squares', 'recipe' => ['text' => $text]];
+    $answer = shopped([$asked], ['dogs' => $dogs, 'packs' => SHOPPED_PRICES, 'savings' => true]);
+    $cost = $answer['costs'][0];
+    expect($cost['savings'])->not->toBe([]);
+    $cleared = static fn (string $of): array => array_column(array_filter((new Contract())->answerTo('formulate', json_decode((string) json_encode(['version' => 1, 'recipe' => ['text' => $of], 'dogs' => $dogs])))['verdict']['dogs'], static fn (array $one): bool => $one['cleared']), 'name');
+    foreach ($cost['savings'] as $saving) {
+        $after = shopped([['recipe' => ['text' => $saving['recipeText']]] + $asked], ['dogs' => $dogs, 'packs' => SHOPPED_PRICES])['costs'][0];
+        expect($after['known'])->toEqualWithDelta($cost['known'] - $saving['saves'], 0.005)->and($after['unknown'])->toBe([])->and($saving['saves'])->toBeGreaterThan(0.0)
+            ->and(array_diff($cleared($text), $cleared($saving['recipeText'])))->toBe([])
+            ->and($saving['recipeText'])->not->toContain($saving['line']);
+    }
+    expect(array_column($cost['savings'], 'saves'))->toBe(array_reverse(array_values(array_unique(array_map(static fn (array $one): float => $one['saves'], array_reverse($cost['savings']))))));
+    expect(shopped([$asked], ['dogs' => $dogs, 'packs' => SHOPPED_PRICES])['costs'][0]['savings'])->toBe([]);
+})->with([
+    [[['name' => 'Quill', 'weightKg' => 12.5, 'ageMonths' => 60]], "300 g buckwheat flour\n1 egg\n60 g plain pumpkin purée"],
+    [[['name' => 'Tuppence', 'weightKg' => 9, 'ageMonths' => 49, 'allergies' => ['gluten']]], "300 g buckwheat flour\n1 egg\n60 g plain pumpkin purée\n40 g almond butter"],
+    [[], "300 g buckwheat flour\n1 egg\n60 g plain pumpkin purée"],
+]);
+
+it('saves nothing where the price of the swap is not known', function (): void {
+    $only = array_values(array_filter(SHOPPED_PRICES, static fn (array $one): bool => in_array($one['ingredient'], ['buckwheat-flour', 'egg', 'pumpkin-puree'], true)));
+    expect(shopped([['name' => 'Squares', 'recipe' => ['text' => "300 g buckwheat flour\n1 egg\n60 g plain pumpkin purée"]]], ['packs' => $only, 'savings' => true])['costs'][0]['savings'])->toBe([]);
+});
+
+it('counts by the piece what is bought by the piece, and never too few', function (): void {
+    $items = bought(shopped([['times' => 3, 'name' => 'Rounds', 'recipe' => ['text' => "1 large egg\n1 medium beetroot\n200 g oat flour\n10 g raspberries\n120 g turkey"]]]));
+    expect($items['egg']['pieces'])->toBe(3)->and($items['oat-flour']['pieces'])->toBeNull()->and($items['raspberry']['pieces'])->toBeNull();
+    foreach ($items as $item) {
+        expect($item['pieces'] === null || $item['pieces'] >= 1)->toBeTrue();
+    }
+    expect($items['beetroot']['pieces'])->toBeGreaterThanOrEqual(3);
+});

@@ -33,8 +33,8 @@ export interface Bound {
 export interface AskedRecipe {
     recipe: Partial<Kept> & Partial<FormulateRequest['recipe']>
     without?: GoesWithout[]
-    /** ids; the dogs at the table where it is left out */
-    dogs?: string[]
+    /** ids, or dogs as they are described; the dogs at the table where it is left out */
+    dogs?: (string | NonNullable<FormulateRequest['dogs']>[number])[]
     cut?: Cut | null
     bake?: FormulateRequest['bake']
     portions?: FormulateRequest['portions']

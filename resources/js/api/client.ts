@@ -41,6 +41,10 @@ import type {
     LabelPhoto,
     LabelShelf,
     OccasionAnswer,
+    OccasionDue,
+    OccasionFields,
+    OccasionFound,
+    OccasionPlan,
     Offer,
     OpenKitchen,
     OvenLesson,
@@ -213,6 +217,7 @@ export interface NameFields {
 export interface AskedShopping {
     dogs: string[]
     treats: { name: string; recipe: { id: string }; times?: number; days?: number }[]
+    savings?: boolean
 }
 
 /** Things of one kind, where the kitchen keeps them. */
@@ -268,6 +273,10 @@ export const api = {
     size: (question: AskedSize, signal?: AbortSignal) => ask<SizeAnswer>('POST', 'ask/size', question, signal),
     scale: (question: AskedScale, signal?: AbortSignal) => ask<ScaleAnswer>('POST', 'ask/scale', question, signal),
     occasion: (question: AskedOccasion) => ask<OccasionAnswer>('POST', 'ask/occasion', question),
+    planOccasion: (id: string, fields: OccasionFields, signal?: AbortSignal) =>
+        ask<OccasionPlan>('POST', `ask/occasion-plan?occasion=${id}`, fields, signal),
+    findForOccasion: (fields: OccasionFields) => ask<OccasionFound>('POST', 'ask/occasion-find', fields),
+    occasionsDue: (days: number, signal?: AbortSignal) => ask<OccasionDue[]>('GET', `occasions/due?days=${days}`, undefined, signal),
     shopping: (question: AskedShopping, signal?: AbortSignal) => ask<ShoppingAnswer>('POST', 'ask/shopping', question, signal),
     week: (question: AskedWeek, signal?: AbortSignal) => ask<WeekAnswer>('POST', 'ask/week', question, signal),
     giveAway: (question: AskedRecipe, signal?: AbortSignal) => ask<GiveAwayAnswer>('POST', 'ask/give-away', question, signal),

@@ -1216,6 +1216,11 @@ export interface OpenKitchen {
     taken?: Taken
     csvTaken?: CsvTaken
     printed?: Printed
+    occasions?: Occasion
+    occasionFields?: OccasionFields
+    occasionDue?: OccasionDue
+    occasionFound?: OccasionFound
+    occasionPlan?: OccasionPlan
 }
 
 export interface Kitchen {
@@ -1605,6 +1610,7 @@ export interface ChangedKinds {
     stock?: StockItem[]
     planned?: PlannedBake[]
     trials?: Trial[]
+    occasions?: Occasion[]
 }
 /**
  * a batch in short
@@ -1819,6 +1825,132 @@ export interface Trial {
 export interface TrialDate {
     on: string
     says: string
+}
+/**
+ * who comes, when, what is served, and what goes into which box
+ */
+
+export interface Occasion {
+    id: string
+    /**
+     * counts up with every change; a write names the one it was made on
+     */
+    version: number
+    name: string
+    on: string
+    /**
+     * by the kitchen's clock
+     */
+    at: string | null
+    place: string
+    transportMinutes: number | null
+    words: string
+    dogs: string[]
+    guests: OccasionGuest[]
+    treats: OccasionTreat[]
+    shares: OccasionShare[]
+    boxes: OccasionBox[]
+}
+/**
+ * a dog of other people, with the few facts that are known; null: nobody asked
+ */
+
+export interface OccasionGuest {
+    id: string
+    name: string
+    weightKg: number | null
+    ageMonths: number | null
+    allergies: string[] | null
+    conditions:
+        | (
+              | 'pancreatitis'
+              | 'hyperlipidaemia'
+              | 'diabetes'
+              | 'kidney'
+              | 'heart'
+              | 'heart-advanced'
+              | 'liver'
+              | 'shunt'
+              | 'gallbladder-mucocele'
+              | 'copper-storage'
+              | 'oxalate-stones'
+              | 'urate-stones'
+              | 'xanthine-stones'
+              | 'struvite-stones'
+              | 'cystine-stones'
+              | 'silica-stones'
+              | 'urinary'
+              | 'epilepsy-bromide'
+              | 'epilepsy'
+              | 'addisons'
+              | 'cushings'
+              | 'hypothyroid'
+              | 'hypercalcaemia'
+              | 'sensitive-stomach'
+              | 'enteropathy'
+              | 'gut-protein-loss'
+              | 'epi'
+              | 'megaoesophagus'
+              | 'dental'
+              | 'arthritis'
+              | 'atopy'
+              | 'anaemia'
+              | 'immunocompromised'
+              | 'pregnant'
+              | 'nursing'
+              | 'weight-loss'
+              | 'weight-gain'
+              | 'other'
+          )[]
+        | null
+    medicines: (
+        | 'anticoagulant'
+        | 'chemotherapy'
+        | 'surgery-planned'
+        | 'selegiline'
+        | 'bromide'
+        | 'phenobarbital'
+        | 'prednisolone'
+        | 'nsaid'
+        | 'diuretic'
+        | 'ace-inhibitor'
+        | 'levothyroxine'
+        | 'insulin'
+        | 'tetracycline'
+        | 'quinolone'
+        | 'ciclosporin'
+        | 'allopurinol'
+        | 'other'
+    )[]
+}
+
+export interface OccasionTreat {
+    recipeId: string
+    /**
+     * the day somebody chose; null: the day before, where it keeps so long
+     */
+    bakeOn: string | null
+}
+
+export interface OccasionShare {
+    /**
+     * a dog of the kitchen or a guest
+     */
+    dog: string
+    recipeId: string | null
+    /**
+     * how many, or words for it; null: one, or as much of one as it may have
+     */
+    pieces: number | string | null
+}
+
+export interface OccasionBox {
+    id: string
+    for: string
+    dog: string | null
+    recipeId: string
+    pieces: number
+    in: 'box' | 'tin' | 'bag'
 }
 
 export interface Gone {
@@ -3452,6 +3584,254 @@ export interface PrintedPage {
         height: number
     }[]
 }
+/**
+ * an occasion as it is written; a change names only what changed
+ */
+
+export interface OccasionFields {
+    name?: string
+    on?: string
+    /**
+     * by the kitchen's clock
+     */
+    at?: string | null
+    place?: string
+    transportMinutes?: number | null
+    words?: string
+    dogs?: string[]
+    guests?: OccasionGuest[]
+    treats?: OccasionTreat[]
+    shares?: OccasionShare[]
+    boxes?: OccasionBox[]
+}
+
+export interface OccasionDue {
+    occasion: string
+    name: string
+    recipeId: string | null
+    title: string | null
+    kind: 'occasion' | 'bake' | 'thaw' | 'leave'
+    on: string
+    at: string | null
+    text: string
+}
+/**
+ * the fewest recipes of the shelf that serve everybody who comes
+ */
+
+export interface OccasionFound {
+    fewest: FoundTreat[]
+    /**
+     * each of which serves all
+     */
+    forAll: {
+        recipeId: string
+        title: string
+        serves: string[]
+    }[]
+    notServed: NotServed[]
+    looked: number
+    of: number
+}
+
+export interface FoundTreat {
+    recipeId: string
+    title: string
+    serves: string[]
+}
+
+export interface NotServed {
+    dog: string
+    why: string
+}
+/**
+ * what an occasion comes to, and what of it the ledger holds
+ */
+
+export interface OccasionPlan {
+    plan: PartyAnswer
+    written: OccasionWritten[]
+}
+
+export interface PartyAnswer {
+    version: 1
+    treats: PartyServed[]
+    /**
+     * ids of the fewest treats that serve everybody who can be served
+     */
+    fewest: string[]
+    allServed: boolean
+    guests: PartyDog[]
+    boxes: PartyBoxed[]
+}
+
+export interface PartyServed {
+    id: string
+    name: string
+    serves: PartyServes[]
+    lacks: PartyLacks[]
+    /**
+     * eaten there and boxed
+     */
+    pieces: number
+    /**
+     * pieces that one batch makes
+     */
+    aBatch: number
+    /**
+     * whole batches
+     */
+    times: number
+    left: number
+    slices: {
+        number: number
+        parts: {
+            dog: string
+            dogId: string | null
+            share: number
+            without: string[]
+        }[]
+    }[]
+    plan: BackwardPlan | null
+}
+
+export interface PartyServes {
+    dog: string
+    dogId?: string | null
+}
+
+export interface PartyLacks {
+    dog: string
+    dogId?: string | null
+    why: string
+    /**
+     * whether a label or a vet could settle it
+     */
+    confirmable: boolean
+}
+
+export interface BackwardPlan {
+    steps: PlanStep[]
+    bakeOn: string
+    /**
+     * where it waits; null where it is baked on the day
+     */
+    place: 'jar' | 'fridge' | 'freezer' | null
+    earliestOn: string
+    keepsUntil: string | null
+    problem: string | null
+    elapsedMinutes: number
+    coolMinutes: number | null
+}
+
+export interface PlanStep {
+    kind: 'bake' | 'cool' | 'freeze' | 'keep' | 'thaw' | 'leave' | 'serve'
+    on: string
+    at: string | null
+    text: string
+}
+
+export interface PartyDog {
+    dog: string
+    dogId?: string | null
+    /**
+     * ask-first: it is baked for, and its people are asked before it gets any
+     */
+    state: 'may' | 'ask-first' | 'none'
+    treat: string | null
+    pieces: number
+    ask: ('allergies' | 'conditions' | 'age' | 'weight')[]
+    without: string[]
+    possible: boolean
+    why: string | null
+    mostPieces: number
+    kcal: number | null
+    budgetKcal: number | null
+    daysWithout: number | null
+    holdBackGrams: number | null
+    says: string
+    /**
+     * what the days after give up for it, by day
+     */
+    borrows: Borrowed[]
+    /**
+     * of the budget of its day, after what it had and what other occasions take
+     */
+    leftKcal: number | null
+    /**
+     * names of other occasions that take from these days
+     */
+    countedWith: string[]
+    /**
+     * of its share, each substance that has a limit and is in it
+     */
+    holds: PartyHolds[]
+}
+
+export interface Borrowed {
+    daysAfter: number
+    /**
+     * 0 where only its fat is spread over that day
+     */
+    kcal: number
+}
+
+export interface PartyHolds {
+    substance:
+        | 'sodiumMg'
+        | 'fatG'
+        | 'addedSugarG'
+        | 'retinolUg'
+        | 'vitaminDUg'
+        | 'coumarinMg'
+        | 'garlicG'
+        | 'calciumMg'
+        | 'newFibreG'
+        | 'kelpG'
+        | 'rootSpiceG'
+    amount: number
+}
+
+export interface PartyBoxed {
+    dog: string | null
+    dogId: string | null
+    for: string
+    treat: string
+    pieces: number
+    /**
+     * why it must not be given; then none is baked for it
+     */
+    stops: string | null
+    piecesPerDay: number | null
+    /**
+     * the first day on which the dog may have of it
+     */
+    from: string | null
+    days: number | null
+    keepsUntil: string | null
+    says: string | null
+    /**
+     * what nobody asked the people of the dog yet
+     */
+    ask: ('allergies' | 'conditions' | 'age' | 'weight')[]
+}
+
+export interface OccasionWritten {
+    recipeId: string
+    /**
+     * the id under which the next giving of it is written down: two hands that write the same down write it once
+     */
+    next: string
+    given: OccasionGiven[]
+}
+
+export interface OccasionGiven {
+    gift: string
+    dog: string
+    pieces: number | null
+    at: string
+    by: string
+}
 
 export interface Choices {
     sexes: string[]
@@ -3511,6 +3891,20 @@ export interface Choices {
      * how a new food is brought in: from which day of a trial on which share of the ration
      */
     ramp: RampStep[]
+    /**
+     * paper that labels and cards are printed on, the usual first
+     */
+    sheets: {
+        bag: PaperSheet[]
+        gift: {
+            id: string
+            name: string
+        }[]
+        card: {
+            id: string
+            name: string
+        }[]
+    }
 }
 
 export interface Shape {
@@ -3601,6 +3995,11 @@ export interface HowChoice {
 export interface RampStep {
     day: number
     share: number
+}
+
+export interface PaperSheet {
+    id: string
+    name: string
 }
 
 /**
@@ -4783,6 +5182,18 @@ export interface OccasionAnswer {
      */
     pieces: number
     leftPieces: number
+    /**
+     * what the days after give up for it, by day
+     */
+    borrows: Borrowed1[]
+    /**
+     * of the budget of its day, after what it had and what other occasions take
+     */
+    leftKcal: number | null
+    /**
+     * names of other occasions that take from these days
+     */
+    countedWith: string[]
 }
 
 export interface PartyGuest {
@@ -4798,6 +5209,18 @@ export interface PartyGuest {
     daysWithout: number | null
     holdBackGrams: number | null
     says: string
+    /**
+     * what the days after give up for it, by day
+     */
+    borrows: Borrowed[]
+    /**
+     * of the budget of its day, after what it had and what other occasions take
+     */
+    leftKcal: number | null
+    /**
+     * names of other occasions that take from these days
+     */
+    countedWith: string[]
 }
 
 export interface PartySlice {
@@ -4808,6 +5231,14 @@ export interface PartySlice {
         share: number
         without: string[]
     }[]
+}
+
+export interface Borrowed1 {
+    daysAfter: number
+    /**
+     * 0 where only its fat is spread over that day
+     */
+    kcal: number
 }
 
 export interface WeekRequest {
@@ -5297,12 +5728,19 @@ export interface ShoppingItem {
     packs: number | null
     price: number | null
     for: string[]
+    /**
+     * of what is bought by the piece
+     */
+    pieces: number | null
 }
 
 export interface ShoppingCost {
     name: string
     times: number
-    known: number
+    /**
+     * of a batch, of the foods whose price is known; null where none is
+     */
+    known: number | null
     unknown: string[]
     pieces: number | null
     aPiece: number | null
@@ -5311,4 +5749,16 @@ export interface ShoppingCost {
         piecesPerDay: number
         aWeek: number | null
     }[]
+    /**
+     * swaps that would make a batch cheaper and take it from nobody, where that was asked
+     */
+    savings: ShoppingSaving[]
+}
+
+export interface ShoppingSaving {
+    line: string
+    to: string
+    saves: number
+    recipeText: string
+    steps: string
 }

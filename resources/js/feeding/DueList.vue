@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
+import { api } from '../api/client'
+import type { OccasionDue } from '../api/types.generated'
 import { useVetsWords } from '../dogs/useVetsWords'
 import { isUnjudged } from '../shelf/finding'
 import { useVerdicts } from '../shelf/useVerdicts'
@@ -13,6 +15,7 @@ import { useAlarm } from '../making/useAlarm'
 import { pieces } from '../ui/format'
 import type { DayOnPage } from './useDay'
 import { tell } from '../ui/notices'
+import { useAsked } from '../ui/useAsked'
 import { useNextBakes } from './useNextBakes'
 
 /** What is due this morning: thaw, eat, throw away, bake next, ask the vet; what is in the oven. Nothing where there is nothing to do. */
@@ -74,6 +77,21 @@ const trials = computed(() =>
         .map((one) => ({ ...one, name: props.day.nameOf(one.dogId), of: one.foods.map((food) => props.jars.kitchen.nameOf(food)).join(', ') }))
         .toSorted((one, two) => Number(two.isDue) - Number(one.isDue)),
 )
+/** Occasions of the next days, and what is done for them today and tomorrow; a bake that is planned stands there already. */
+const SOON_DAYS = 7
+const { answer: occasionDues } = useAsked<OccasionDue[]>({
+    of: [() => JSON.stringify(props.jars.kitchen.all.occasions.items), today],
+    ask: (signal) => (props.jars.kitchen.all.occasions.items.some((one) => one.on >= today.value) ? api.occasionsDue(SOON_DAYS, signal) : null),
+    immediate: true,
+})
+const occasions = computed(() =>
+    (occasionDues.value ?? []).filter(
+        (one) =>
+            daysBetween(today.value, one.on) <= (one.kind === 'occasion' ? SOON_DAYS : 1) &&
+            !(one.kind === 'bake' && props.jars.kitchen.all.planned.items.some((plan) => plan.batchId === null && plan.recipeId === one.recipeId)),
+    ),
+)
+const DOES = { bake: 'Bake', thaw: 'Thaw', leave: 'Take along', occasion: '' }
 const fridge = computed(() => props.jars.places.value.find((one) => one.kind === 'fridge'))
 const freezer = computed(() => props.jars.places.value.find((one) => one.kind === 'freezer'))
 const weekday = (iso: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(new Date(`${iso}T12:00:00Z`))
@@ -111,7 +129,7 @@ const namesOf = (dogs: { name: string }[]): string => (dogs.length === all.value
 const isShort = computed(() => plan.value?.shortOn != null && daysBetween(today.value, plan.value.shortOn) <= 10)
 const isCalm = computed(
     () =>
-        [over, soon, thaws, freezes, making, vets, weighs, leftOvers, without, bakes, trials].every((one) => one.value.length === 0) &&
+        [over, soon, thaws, freezes, making, vets, weighs, leftOvers, without, bakes, trials, occasions].every((one) => one.value.length === 0) &&
         props.jars.loose.value.length === 0 &&
         !isShort.value,
 )
@@ -186,6 +204,17 @@ async function throwAway(bag: string): Promise<void> {
                     <router-link :to="`/card/${one.recipeId}`">{{ one.title }}</router-link>.
                 </p>
                 <v-btn variant="tonal" :to="`/bench/${one.recipeId}`" :aria-label="`To the bench: ${one.title}`">To the bench</v-btn>
+            </li>
+            <li v-for="(one, n) in occasions" :key="`occasion ${n}`" class="due__one">
+                <p v-if="one.kind === 'occasion'">
+                    <b>{{ when(one.on) }}{{ one.at === null ? '' : `, ${one.at}` }}</b
+                    >{{ ' ' }}<router-link :to="`/occasions/${one.occasion}`">{{ one.name }}</router-link
+                    >.
+                </p>
+                <p v-else>
+                    <b>{{ DOES[one.kind] }} {{ when(one.on) }}{{ one.at === null ? '' : `, ${one.at}` }}</b> {{ one.title }}, for
+                    <router-link :to="`/occasions/${one.occasion}`">{{ one.name }}</router-link>.
+                </p>
             </li>
             <li v-for="one in making" :key="`oven ${one.id}`" class="due__one">
                 <p>

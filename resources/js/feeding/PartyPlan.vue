@@ -88,7 +88,7 @@ const without = (parts: string[]): string => parts.map((one) => one.replace(/^fo
             </ul>
             <p class="hint">
                 {{ pieces(Math.floor(answer.leftPieces * 4 + 1e-6) / 4) }} left over. Doses are never borrowed against; a healthy dog's fat is spread
-                over the days without.
+                over the days without. With guests, boxes and a plan of the days before it is an <router-link to="/occasions">occasion</router-link>.
             </p>
         </template>
     </FoldPart>

@@ -169,6 +169,7 @@ const backs = computed(() =>
             <button v-if="kitchen.dogs.length > 0" type="button" class="today__jump" @click="jump">
                 {{ overdue > 0 ? `${overdue} to throw away, and what else is due` : 'What is due' }}
             </button>
+            <v-btn variant="text" to="/occasions">Occasions</v-btn>
             <WhoBakes does="Giving" label="Who gives" />
         </header>
         <p v-if="day.problem.value !== null" class="trouble" role="status">

@@ -121,9 +121,13 @@ export function useDay() {
         }
     })
 
-    /** Writes down what was given: shown at once, sent by itself. */
-    async function give(what: Omit<Gift, 'id' | 'at' | 'by'>, words: string): Promise<string | null> {
-        const gift: Gift = { id: crypto.randomUUID(), at: new Date(kitchenTime()).toISOString(), by: person.name.value, ...what }
+    /**
+     * Writes down what was given: shown at once, sent by itself.
+     *
+     * @param id under which the kitchen knows it, where another device may write the same down
+     */
+    async function give(what: Omit<Gift, 'id' | 'at' | 'by'>, words: string, id: string = crypto.randomUUID()): Promise<string | null> {
+        const gift: Gift = { id, at: new Date(kitchenTime()).toISOString(), by: person.name.value, ...what }
         refused.value = null
         names.set(gift.id, words)
         try {
@@ -147,8 +151,12 @@ export function useDay() {
         }
     }
 
-    /** It was an occasion: what a dog had too much of is taken from the days after. */
-    async function borrow(dog: string): Promise<string | null> {
+    /**
+     * It was an occasion: what a dog had too much of is taken from the days after.
+     *
+     * @param ifOver whether a dog that turns out not to be over borrows nothing
+     */
+    async function borrow(dog: string, ifOver = false): Promise<string | null> {
         refused.value = null
         const id = crypto.randomUUID()
         try {
@@ -159,7 +167,7 @@ export function useDay() {
                 id,
                 key: id,
                 name: 'what an occasion borrows',
-                body: { id, at: new Date(kitchenTime()).toISOString(), by: person.name.value, dog, on: today.value },
+                body: { id, at: new Date(kitchenTime()).toISOString(), by: person.name.value, dog, on: today.value, ...(ifOver ? { ifOver } : {}) },
                 base: null,
                 apart: true,
             })
@@ -172,14 +180,21 @@ export function useDay() {
         }
     }
 
-    /** A slip: it stays written down as one, and the pieces are in their bag again. */
-    async function takeBack(gift: string): Promise<void> {
+    /** Whether it is written down here and the kitchen has not heard of it. */
+    const isWaiting = (id: string): boolean => outbox.entries.some((one) => one.key === id && one.state === 'waits')
+
+    /**
+     * A slip: it stays written down as one, and the pieces are in their bag again.
+     *
+     * @returns whether the kitchen had not heard of it: then nothing stands anywhere
+     */
+    async function takeBack(gift: string): Promise<boolean> {
         refused.value = null
         const unsent = outbox.entries.find((one) => one.key === gift && one.state === 'waits' && !one.tried)
         if (unsent !== undefined) {
             outbox.drop(unsent.key)
 
-            return
+            return true
         }
         const id = crypto.randomUUID()
         try {
@@ -197,12 +212,32 @@ export function useDay() {
         } catch (error) {
             refused.value = error instanceof KitchenProblem ? wordsOf(error) : String(error)
         }
+
+        return false
     }
 
     /** whom the page asks after, of the day that is shown */
     const asksAfter = computed(() => (day.value?.date === today.value ? day.value.watch : []))
 
-    return { day, today, given, asksAfter, problem, refused, isOld, unreckoned, dogOf, mayOf, nameOf, poisonOf, give, borrow, takeBack, load }
+    return {
+        day,
+        today,
+        given,
+        asksAfter,
+        problem,
+        refused,
+        isOld,
+        unreckoned,
+        dogOf,
+        mayOf,
+        nameOf,
+        poisonOf,
+        give,
+        borrow,
+        isWaiting,
+        takeBack,
+        load,
+    }
 }
 
 export type DayOnPage = ReturnType<typeof useDay>

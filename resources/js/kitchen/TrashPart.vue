@@ -31,6 +31,7 @@ const KINDS: Record<string, string> = {
     places: 'place',
     stock: 'at hand',
     planned: 'planned bake',
+    occasions: 'occasion',
     trials: 'trial',
 }
 

@@ -4,7 +4,20 @@ import { tell } from '../ui/notices'
 import { wordsOf, type KitchenOnPage } from './useKitchen'
 
 type Kind =
-    'dogs' | 'recipes' | 'products' | 'names' | 'foods' | 'swaps' | 'prices' | 'batches' | 'accepted' | 'places' | 'stock' | 'planned' | 'trials'
+    | 'dogs'
+    | 'recipes'
+    | 'products'
+    | 'names'
+    | 'foods'
+    | 'swaps'
+    | 'prices'
+    | 'batches'
+    | 'accepted'
+    | 'places'
+    | 'stock'
+    | 'planned'
+    | 'trials'
+    | 'occasions'
 
 /**
  * Takes something away, with the way back in sight: what has not left the page yet is simply not sent, the rest comes out of the trash.

@@ -30,6 +30,8 @@ import type {
     KeptPrice,
     KeptSwap,
     Kitchen,
+    Occasion,
+    OccasionFields,
     OwnFood,
     OwnSwap,
     Place,
@@ -42,7 +44,7 @@ import type {
     Trial,
     Vocabulary,
 } from '../api/types.generated'
-import { dogWith, kitchenWith, productWith, slipOf, slipWith, trialWith } from './written'
+import { dogWith, kitchenWith, occasionWith, productWith, slipOf, slipWith, trialWith } from './written'
 import { useCollection, type Collection } from './useCollection'
 import { given } from '../ui/given'
 
@@ -102,6 +104,11 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             inOrder: (one, two) => (one.on < two.on ? -1 : 1),
             over: (fields, one) => ({ batchId: one?.batchId ?? null, ...fields }),
             called: () => 'a planned bake',
+        }),
+        occasions: useCollection<Occasion, OccasionFields>(outbox, 'occasions', {
+            inOrder: (one, two) => (one.on === two.on ? (one.name < two.name ? -1 : 1) : one.on < two.on ? -1 : 1),
+            over: occasionWith,
+            called: (one) => one.name ?? 'an occasion',
         }),
         trials: useCollection<Trial, TrialFields>(outbox, 'trials', {
             inOrder: (one, two) => (one.from < two.from ? -1 : 1),
@@ -202,6 +209,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         // what a first page may show is asked for at once, beside the rest
         void all.places.load().catch(() => undefined)
         void all.planned.load().catch(() => undefined)
+        void all.occasions.load().catch(() => undefined)
         void all.trials.load().catch(() => undefined)
         void all.stock.load().catch(() => undefined)
         void all.bags.load().catch(() => undefined)
@@ -245,6 +253,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             'stock',
             'planned',
             'trials',
+            'occasions',
         ] as const)
             (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).took(kinds[kind] ?? [], gone(kind))
         all.words.took(

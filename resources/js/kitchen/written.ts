@@ -1,5 +1,5 @@
 import type { DogFields, KitchenFields, ProductFields, RecipeFields, TrialFields } from '../api/client'
-import type { Dog, Kitchen, Product, Recipe, Slip, Trial } from '../api/types.generated'
+import type { Dog, Kitchen, Occasion, OccasionFields, Product, Recipe, Slip, Trial } from '../api/types.generated'
 
 /** How things look with fields that were written and that the kitchen has not taken yet: what follows from them is not known, and says so. */
 
@@ -156,6 +156,12 @@ export function productWith(fields: ProductFields, one: Product | null): Partial
         ...(ingredients === undefined ? {} : { ingredients, worst: 'unknown' as const }),
         ...(photoId === undefined ? {} : { photoId }),
     }
+}
+
+export function occasionWith(fields: OccasionFields, one: Occasion | null): Partial<Occasion> {
+    const bare = { name: '', on: '', at: null, place: '', transportMinutes: null, words: '', dogs: [], guests: [], treats: [], shares: [], boxes: [] }
+
+    return { ...(one === null ? bare : {}), ...fields }
 }
 
 export function kitchenWith(fields: KitchenFields, one: Kitchen): Kitchen {

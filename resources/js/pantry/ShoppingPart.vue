@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { api } from '../api/client'
 import type { ShoppingAnswer } from '../api/types.generated'
+import { fieldsOf } from '../feeding/useOccasion'
 import { useKitchen } from '../kitchen/useKitchen'
 import { dayIn, figure, grams } from '../ui/format'
 import NumberField from '../ui/NumberField.vue'
@@ -20,7 +22,16 @@ const KEY = 'mildbowl.shopping'
 /** A list is of a trip or two. */
 const LASTS_MS = 14 * 86_400_000
 
+const route = useRoute()
+/** It was opened for an occasion: its treats, each as often as the occasion takes. */
+const asked = computed(() => {
+    const id = route.query['occasion']
+    return typeof id === 'string' ? kitchen.all.occasions.of(id) : undefined
+})
+
 interface Kept {
+    /** batches of a recipe, where an occasion says how many */
+    many?: Record<string, number>
     recipes: string[]
     byDays: boolean
     times: number
@@ -46,20 +57,52 @@ const form = reactive({
     byDays: kept.byDays ?? false,
     times: kept.times ?? 1,
     days: kept.days ?? 7,
+    many: kept.many ?? {},
 })
 const ticked = ref(new Set(kept.ticked ?? []))
+watch(
+    asked,
+    async (one, before) => {
+        if (one === undefined || one.id === before?.id) return
+        await doing(async () => {
+            const { plan } = await api.planOccasion(one.id, fieldsOf(one))
+            const needed = plan.treats.filter((treat) => treat.times > 0)
+            form.byDays = false
+            form.many = Object.fromEntries(needed.map((treat) => [treat.id, treat.times]))
+            form.recipes = needed.map((treat) => treat.id)
+            ticked.value = new Set()
+        })
+    },
+    { immediate: true },
+)
+/** Whoever changes how much it is says so of all. */
+function batches(many: number): void {
+    form.times = many
+    form.many = {}
+    keep()
+}
+const saves = ref(false)
 const { answer, problem, stale } = useAsked<ShoppingAnswer>({
-    of: [() => form.recipes.join(), () => form.byDays, () => form.times, () => form.days, () => kitchen.version],
+    of: [
+        () => form.recipes.join(),
+        () => JSON.stringify(form.many),
+        saves,
+        () => form.byDays,
+        () => form.times,
+        () => form.days,
+        () => kitchen.version,
+    ],
     ask: (signal) =>
         form.recipes.length === 0
             ? null
             : api.shopping(
                   {
-                      dogs: form.byDays ? kitchen.atTable.map((dog) => dog.id) : [],
+                      dogs: form.byDays || saves.value ? kitchen.atTable.map((dog) => dog.id) : [],
+                      savings: saves.value,
                       treats: form.recipes.map((id) => ({
                           name: kitchen.all.recipes.of(id)?.title ?? 'a treat',
                           recipe: { id },
-                          ...(form.byDays ? { days: form.days } : { times: form.times }),
+                          ...(form.byDays ? { days: form.days } : { times: form.many[id] ?? form.times }),
                       })),
                   },
                   signal,
@@ -81,6 +124,8 @@ function tick(key: string): void {
 }
 function amount(item: Item): string {
     if (item.packs !== null && item.packGrams !== null) return `${item.packs} ${item.packs === 1 ? 'pack' : 'packs'} of ${grams(item.packGrams)}`
+
+    if (item.pieces !== null && item.buyGrams !== null) return `${item.pieces} (${grams(item.buyGrams)})`
 
     return item.buyGrams === null ? 'some' : grams(item.buyGrams)
 }
@@ -114,6 +159,10 @@ const print = (): void => {
                 hint="what is planned for two weeks stands there already"
                 @update:model-value="keep"
             />
+            <p v-if="asked !== undefined && Object.keys(form.many).length > 0">
+                For {{ asked.name }}:
+                {{ form.recipes.map((id) => `${form.many[id] ?? 1} × ${kitchen.all.recipes.of(id)?.title ?? 'a treat'}`).join(', ') }}.
+            </p>
             <div class="fields">
                 <SwitchRow
                     v-model="form.byDays"
@@ -133,7 +182,7 @@ const print = (): void => {
                     :most="60"
                     @meant="((form.days = $event ?? 7), keep())"
                 />
-                <NumberField v-else label="Batches of each" :value="form.times" :above="0" :most="50" @meant="((form.times = $event ?? 1), keep())" />
+                <NumberField v-else label="Batches of each" :value="form.times" :above="0" :most="50" @meant="batches($event ?? 1)" />
             </div>
         </form>
         <p v-if="(failed ?? (list === null ? problem : null)) !== null" class="problem" role="alert">{{ failed ?? problem }}</p>
@@ -190,15 +239,30 @@ const print = (): void => {
                 <ul class="shopping__costs">
                     <li v-for="one in list.costs" :key="one.name">
                         <strong>{{ one.name }}</strong><template v-if="one.times !== 1"> × {{ figure(one.times) }}</template
-                        >: {{ money(one.known) }} a batch<template v-if="one.aPiece !== null">, {{ money(one.aPiece) }} a piece</template
-                        ><template v-if="one.unknown.length > 0"> without {{ one.unknown.join(', ') }}, whose price is not known</template>.
+                        >: <template v-if="one.known === null">no price of what is in it is known.</template
+                        ><template v-else
+                            >{{ money(one.known) }} a batch<template v-if="one.aPiece !== null">, {{ money(one.aPiece) }} a piece</template
+                            ><template v-if="one.unknown.length > 0"> without {{ one.unknown.join(', ') }}, whose price is not known</template
+                            >.</template
+                        >
                         <template v-for="dog in one.dogs" :key="dog.dog"
                             ><template v-if="dog.aWeek !== null && dog.piecesPerDay > 0">{{
                                 ` ${dog.dog} ${money(dog.aWeek)} a week.`
                             }}</template></template
                         >
+                        <ul v-if="one.savings.length > 0" class="shopping__savings">
+                            <li v-for="saving in one.savings" :key="saving.line">
+                                <s>{{ saving.line }}</s> {{ saving.to }}: <strong>{{ money(saving.saves) }}</strong> less a batch
+                            </li>
+                        </ul>
                     </li>
                 </ul>
+                <p v-if="saves && answer !== null && !stale && list.costs.every((one) => one.savings.length === 0)" class="hint" role="status">
+                    No swap whose price is known would make it cheaper for the same dogs.
+                </p>
+                <p class="inout__ways shopping__tools">
+                    <v-btn v-if="!saves" variant="tonal" @click="saves = true">What would a swap save?</v-btn>
+                </p>
                 <p class="hint">
                     By what a pack costs (<router-link to="/cupboard/prices">Prices</router-link>), in your own money. A pack that is begun stays for
                     the next.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Slip } from '../api/types.generated'
-import type { SlipAct } from './SlipCard.vue'
+import type { SlipAct } from './acts'
 
 /** A recipe with the versions that came from it, drawn as a tree. */
 const props = defineProps<{ root: Slip; family: Slip[] }>()

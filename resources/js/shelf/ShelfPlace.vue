@@ -12,10 +12,12 @@ import { takeAway } from '../kitchen/takeAway'
 import { useOutbox } from '../kitchen/useOutbox'
 import { tell } from '../ui/notices'
 import { useReturn } from '../ui/useReturn'
+import type { SlipAct } from './acts'
 import EditSlip from './EditSlip.vue'
 import FamilyTree from './FamilyTree.vue'
 import { Finder, isUnjudged } from './finding'
-import SlipCard, { type SlipAct } from './SlipCard.vue'
+import SlipCard from './SlipCard.vue'
+import SlipMenu from './SlipMenu.vue'
 import { useVerdicts } from './useVerdicts'
 import TogglePill from '../ui/TogglePill.vue'
 import { later } from '../ui/later'
@@ -50,8 +52,8 @@ const children = computed(() => {
 
     return by
 })
-/** A card whose menu is open: nothing moves under the hand that is about to choose. */
-const inHand = ref<string | null>(null)
+/** The card whose menu is open, and its button: nothing moves under the hand that is about to choose. */
+const inHand = ref<{ slip: Slip; button: HTMLElement } | null>(null)
 let stood: Slip[] = []
 /** The first of each family, favourites before the others; where something is looked for, whatever fits. */
 const shown = computed(() => {
@@ -70,10 +72,10 @@ const shown = computed(() => {
     return stood
 })
 
-function hold(id: string, is: boolean): void {
-    if (is) inHand.value = id
-    else if (inHand.value === id) inHand.value = null
+function more(slip: Slip, button: HTMLElement): void {
+    inHand.value = inHand.value?.slip.id === slip.id ? null : { slip, button }
 }
+
 const unjudged = computed(() => (finder.value.restsOnVerdicts(wanted) ? kitchen.recipes.filter(isUnjudged).length : 0))
 watch(
     unjudged,
@@ -276,22 +278,31 @@ async function keepEdited(fields: RecipeFields): Promise<void> {
                         v-for="slip in item"
                         :key="slip.id"
                         :slip="slip"
-                        :compared="compared.some((one) => one.id === slip.id)"
                         :versions="familyOf(slip).length - 1"
                         :open="opened === slip.id"
+                        :in-hand="inHand?.slip.id === slip.id"
                         @take="take(slip)"
                         @favourite="change(slip, { favourite: !slip.favourite })"
-                        @act="act(slip, $event)"
+                        @more="more(slip, $event)"
                         @tag="wanted.tags = [$event]"
                         @family="opened = opened === slip.id ? null : slip.id"
                         @unjudged="verdicts.want(slip.id)"
-                        @menu="hold(slip.id, $event)"
                     >
                         <FamilyTree v-if="opened === slip.id" :root="slip" :family="familyOf(slip)" @take="take" @act="act" />
                     </SlipCard>
                 </div>
             </template>
         </v-virtual-scroll>
+        <SlipMenu
+            v-if="inHand !== null"
+            :key="inHand.slip.id"
+            :slip="inHand.slip"
+            :button="inHand.button"
+            :compared="compared.some((one) => one.id === inHand?.slip.id)"
+            :versions="familyOf(inHand.slip).length - 1"
+            @act="act(inHand.slip, $event)"
+            @close="inHand = null"
+        />
         <input ref="file" type="file" accept="image/*" hidden @change="photograph" />
         <v-dialog :model-value="editing !== null" max-width="520" aria-labelledby="edit-title" @update:model-value="editing = null">
             <EditSlip v-if="editing !== null" :slip="editing.slip" :what="editing.what" :known="tags" @keep="keepEdited" @close="editing = null" />

@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import { mdiDotsVertical, mdiStar, mdiStarOutline } from '@mdi/js'
-import { computed, onBeforeUnmount, watch } from 'vue'
+import { computed, watch } from 'vue'
 import type { Slip } from '../api/types.generated'
 import { useKitchen } from '../kitchen/useKitchen'
 import { figure } from '../ui/format'
 import { isUnjudged } from './finding'
 import SlipPicture from './SlipPicture.vue'
 
-export type SlipAct = 'compare' | 'again' | 'rename' | 'tags' | 'photograph' | 'unphotograph' | 'print' | 'promote' | 'take-off'
-
 /** A recipe as a card: what it is like, whom it is cleared for today, and what can be done with it. */
-const props = defineProps<{ slip: Slip; compared: boolean; versions: number; open: boolean }>()
-const emit = defineEmits<{ take: []; favourite: []; act: [act: SlipAct]; tag: [tag: string]; family: []; unjudged: []; menu: [open: boolean] }>()
+const props = defineProps<{ slip: Slip; versions: number; open: boolean; inHand: boolean }>()
+const emit = defineEmits<{ take: []; favourite: []; more: [button: HTMLElement]; tag: [tag: string]; family: []; unjudged: [] }>()
 const kitchen = useKitchen()
 
 watch(
@@ -21,8 +19,6 @@ watch(
     },
     { immediate: true },
 )
-
-onBeforeUnmount(() => emit('menu', false))
 
 const texture = computed(() => kitchen.choices?.textures.find((one) => one.id === props.slip.texture)?.name ?? null)
 const like = computed(() => {
@@ -55,15 +51,6 @@ const forWhom = computed(() => {
     return cleared.value.length > 6 ? `cleared for ${cleared.value.length} of ${kitchen.dogs.length} dogs` : `cleared for ${cleared.value.join(', ')}`
 })
 const waits = computed(() => kitchen.all.recipes.waits(props.slip.id))
-
-const ACTS: [SlipAct, string][] = [
-    ['print', 'Print it as a card'],
-    ['again', 'Write it again under another name'],
-    ['rename', 'Name and notes'],
-    ['tags', 'Tags'],
-    ['photograph', 'Photograph'],
-    ['take-off', 'Take off the shelf'],
-]
 </script>
 
 <template>
@@ -95,19 +82,14 @@ const ACTS: [SlipAct, string][] = [
             <v-btn icon :aria-label="`${slip.title}: favourite`" :aria-pressed="slip.favourite" @click="emit('favourite')"
                 ><v-icon :icon="slip.favourite ? mdiStar : mdiStarOutline" :color="slip.favourite ? 'secondary' : undefined"
             /></v-btn>
-            <v-menu location="bottom end" @update:model-value="emit('menu', $event)">
-                <template #activator="{ props: opens }"
-                    ><v-btn v-bind="opens" icon :aria-label="`More for ${slip.title}`"><v-icon :icon="mdiDotsVertical" /></v-btn
-                ></template>
-                <v-list>
-                    <v-list-item @click="emit('act', 'compare')">{{ compared ? 'No longer compare' : 'Compare' }}</v-list-item>
-                    <v-list-item v-for="[act, words] in ACTS" :key="act" @click="emit('act', act)">{{ words }}</v-list-item>
-                    <v-list-item v-if="slip.photoId !== null" @click="emit('act', 'unphotograph')">Take the photograph off</v-list-item>
-                    <v-list-item v-if="versions > 0 || slip.parentId !== null" @click="emit('act', 'promote')">{{
-                        slip.promoted ? 'No longer ours' : 'Make it ours'
-                    }}</v-list-item>
-                </v-list>
-            </v-menu>
+            <v-btn
+                icon
+                aria-haspopup="menu"
+                :aria-expanded="inHand"
+                :aria-label="`More for ${slip.title}`"
+                @click="emit('more', $event.currentTarget as HTMLElement)"
+                ><v-icon :icon="mdiDotsVertical"
+            /></v-btn>
         </div>
         <v-btn v-if="versions > 0" class="slip-card__family" size="small" :aria-expanded="open" @click="emit('family')"
             >{{ versions }} version{{ versions === 1 ? '' : 's' }} of it</v-btn

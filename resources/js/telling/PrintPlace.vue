@@ -21,25 +21,14 @@ const { kitchen } = jars
 const route = useRoute()
 const asked = (key: string): string | null => (typeof route.query[key] === 'string' ? route.query[key] : null)
 const WHATS: Record<What, string> = { bag: 'Labels for bags', gift: 'Labels for gifts', card: 'A recipe card' }
-const SHEETS: [string, string, What[]][] = [
-    ['a4-24', '24 on A4, 70 × 37 mm', ['bag', 'gift']],
-    ['a4-21', '21 on A4, 63.5 × 38.1 mm', ['bag', 'gift']],
-    ['a4-8', '8 on A4, 99.1 × 67.7 mm', ['bag', 'gift']],
-    ['a4-4', '4 on A4, 105 × 148.5 mm', ['bag', 'gift', 'card']],
-    ['letter-30', '30 on Letter, 2 5/8 × 1 in', ['bag']],
-    ['letter-10', '10 on Letter, 4 × 2 in', ['bag', 'gift']],
-    ['roll-62', 'alone, 62 × 100 mm', ['bag', 'gift']],
-    ['card-a6', 'a card, A6', ['card', 'gift']],
-    ['card-a5', 'a card, A5', ['card']],
-]
-const USUAL: Record<What, string> = { bag: 'a4-24', gift: 'a4-8', card: 'card-a5' }
 const first: What = asked('what') === 'gift' || asked('what') === 'card' ? (asked('what') as What) : 'bag'
 const form = reactive({
     what: first,
-    sheet: USUAL[first],
+    sheet: '',
     recipe: asked('recipe'),
     bags: asked('bag') === null ? (null as string[] | null) : [asked('bag') ?? ''],
-    of: (asked('recipe') === null ? 'bags' : 'recipe') as 'bags' | 'recipe',
+    of: (asked('occasion') !== null ? 'occasion' : asked('recipe') === null ? 'bags' : 'recipe') as 'bags' | 'recipe' | 'occasion',
+    occasion: asked('occasion'),
     from: 1,
     copies: 1,
     madeFor: '',
@@ -60,12 +49,22 @@ watch(
     { immediate: true },
 )
 const byBags = computed(() => form.what === 'bag' || (form.what === 'gift' && form.of === 'bags'))
+const byOccasion = computed(() => form.what === 'gift' && form.of === 'occasion')
+/** Occasions with something to fill. */
+const occasions = computed(() => kitchen.all.occasions.items.filter((one) => one.boxes.length > 0))
 const chosen = computed(() => (form.bags ?? []).filter((id) => those.value.some((one) => one.id === id)))
-const sheets = computed(() => SHEETS.filter(([, , whats]) => whats.includes(form.what)))
+const sheets = computed(() => kitchen.choices?.sheets[form.what] ?? [])
+/** The usual paper where another was never chosen, or does not do for it. */
+watch(
+    sheets,
+    (papers) => {
+        if (!papers.some((one) => one.id === form.sheet)) form.sheet = papers[0]?.id ?? ''
+    },
+    { immediate: true },
+)
 
 function choose(what: What): void {
     form.what = what
-    if (!sheets.value.some(([id]) => id === form.sheet)) form.sheet = USUAL[what]
     if (what === 'card') form.of = 'recipe'
 }
 function toggle(id: string): void {
@@ -73,16 +72,20 @@ function toggle(id: string): void {
 }
 
 const query = computed(() => {
+    if (form.sheet === '') return null
     const said = new URLSearchParams({ what: form.what, sheet: form.sheet })
     if (byBags.value) {
         if (chosen.value.length === 0) return null
         said.set('bags', chosen.value.join(','))
+    } else if (byOccasion.value) {
+        if (form.occasion === null) return null
+        said.set('occasion', form.occasion)
     } else if (form.recipe === null) return null
     else said.set('recipe', form.recipe)
     if (form.from > 1) said.set('from', String(form.from))
     if (form.copies > 1) said.set('copies', String(form.copies))
-    if (form.what === 'gift' && form.madeFor.trim() !== '') said.set('madeFor', form.madeFor.trim())
-    if (form.what === 'gift' && form.title.trim() !== '') said.set('title', form.title.trim())
+    if (form.what === 'gift' && !byOccasion.value && form.madeFor.trim() !== '') said.set('madeFor', form.madeFor.trim())
+    if (form.what === 'gift' && !byOccasion.value && form.title.trim() !== '') said.set('title', form.title.trim())
     if (form.what === 'gift' && form.perKilo) said.set('perKilo', '1')
 
     return said.toString()
@@ -138,26 +141,31 @@ const selling = ref(false)
                 </p>
                 <p v-if="form.what === 'gift'" class="inout__ways" role="group" aria-label="Of what">
                     <TogglePill :on="form.of === 'bags'" @click="form.of = 'bags'">of bags, as made</TogglePill
-                    ><TogglePill :on="form.of === 'recipe'" @click="form.of = 'recipe'">of a recipe, as written</TogglePill>
+                    ><TogglePill :on="form.of === 'recipe'" @click="form.of = 'recipe'">of a recipe, as written</TogglePill
+                    ><TogglePill v-if="occasions.length > 0" :on="form.of === 'occasion'" @click="form.of = 'occasion'"
+                        >boxes of an occasion</TogglePill
+                    >
                 </p>
                 <p v-if="byBags" class="print-place__bags" role="group" aria-label="Which bags">
                     <TogglePill v-for="one in those" :key="one.id" :on="chosen.includes(one.id)" @click="toggle(one.id)"
                         >{{ one.number }} {{ one.title }}</TogglePill
                     >
                 </p>
+                <v-select
+                    v-else-if="byOccasion"
+                    v-model="form.occasion"
+                    label="Which occasion"
+                    :items="occasions"
+                    item-title="name"
+                    item-value="id"
+                />
                 <v-autocomplete
                     v-else
                     v-model="form.recipe"
                     label="Which recipe"
                     :items="kitchen.recipes.map((one) => ({ value: one.id, title: one.title }))"
                 />
-                <v-select
-                    v-model="form.sheet"
-                    label="On which paper"
-                    :items="sheets.map(([id, name]) => ({ id, name }))"
-                    item-title="name"
-                    item-value="id"
-                />
+                <v-select v-model="form.sheet" label="On which paper" :items="sheets" item-title="name" item-value="id" />
                 <div class="fields">
                     <NumberField label="Copies of each" whole :value="form.copies" :least="1" :most="60" @meant="form.copies = $event ?? 1" />
                     <NumberField
@@ -170,8 +178,8 @@ const selling = ref(false)
                     />
                 </div>
                 <template v-if="form.what === 'gift'">
-                    <v-text-field v-model="form.madeFor" label="Made for" maxlength="80" autocomplete="off" />
-                    <v-text-field v-model="form.title" label="Title, where it is another" maxlength="120" autocomplete="off" />
+                    <v-text-field v-if="!byOccasion" v-model="form.madeFor" label="Made for" maxlength="80" autocomplete="off" />
+                    <v-text-field v-if="!byOccasion" v-model="form.title" label="Title, where it is another" maxlength="120" autocomplete="off" />
                     <SwitchRow
                         v-model="form.perKilo"
                         label="Energy"
