@@ -23,6 +23,22 @@ const door = (page: Page, dog: string): Locator =>
         .getByRole('listitem')
         .filter({ has: page.getByRole('link', { name: dog }) })
 
+test('what was put away does not come back for a moment while the news of it is on its way', async ({ page }) => {
+    await page.goto('/jars')
+    const loose = page.getByRole('list', { name: 'To put away' })
+    await expect(loose).toContainText('12 stand about')
+    // what other pages would be told is late: what this page did, it knows
+    await page.route('**/api/changes*', () => undefined)
+    const done = page.waitForResponse((one) => one.url().includes('/api/jar-acts'))
+    await loose.getByRole('button', { name: 'All 12 of Lentil and celery crisps: The blue jar' }).click()
+    await done
+    await page.waitForTimeout(500)
+    await expect(loose).toBeHidden()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(loose).toContainText('12 stand about')
+    await expect(shelf(page, 'The blue jar').getByRole('link', { name: /Lentil and celery crisps, 12 left/ })).toHaveCount(0)
+})
+
 test('a batch that stands about is put away in one tap, and taken back', async ({ page }) => {
     await page.goto('/jars')
     const loose = page.getByRole('list', { name: 'To put away' })

@@ -48,6 +48,16 @@ final class JarAct extends Model
         ]);
     }
 
+    /** @return list<Batch> of which this put something away, or took that back: of each, what stands about is another than before */
+    public function batches(): array
+    {
+        $of = $this->corrects === null ? $this : self::query()->find($this->corrects);
+        $id = $of === null ? null : (json_decode($of->said, true, 64, JSON_THROW_ON_ERROR)['batch'] ?? null);
+        $batch = is_string($id) ? Batch::query()->find($id) : null;
+
+        return $batch === null ? [] : [$batch];
+    }
+
     /** @return array<string, mixed> as the page is told */
     public function told(): array
     {

@@ -54,6 +54,18 @@ it('puts a batch away in bags with a number, a date, a best before and what is l
     expect(Bag::query()->sum('pieces'))->toEqual(60);
 });
 
+it('says with what was done what of the batch still stands about, so that no page waits for the news of it', function (): void {
+    $batch = ($this->bake)();
+    $split = [['bag' => (string) Str::uuid(), 'place' => $this->jar, 'pieces' => 50]];
+    $done = ($this->act)('put', ['batch' => $batch, 'split' => $split])->assertCreated();
+    expect(schemaErrors($done->json(), 'kitchen.json#/$defs/actDone'))->toBe('')->and($done->json('batches.0.lots.0.put'))->toEqual(50)
+        ->and($done->json('batches.0.version'))->toBe($this->getJson('/api/batches')->json('0.version'));
+    $undone = ($this->act)('undo', [], ['corrects' => $done->json('act.id')])->assertCreated();
+    expect($undone->json('batches.0.lots.0.put'))->toEqual(0)->and($undone->json('batches.0.version'))->toBeGreaterThan($done->json('batches.0.version'));
+    [$bag] = ($this->put)($batch, [[$this->jar, 4]]);
+    ($this->act)('take', ['bag' => $bag, 'pieces' => 1, 'why' => 'eaten'])->assertCreated()->assertJsonPath('batches', []);
+});
+
 it('knows the dates of what spoils soon, of a warm room, and of raw dough', function (): void {
     $batch = ($this->bake)(COINS, 'soft');
     [$a, $b, $c] = ($this->put)($batch, [[$this->fridge, 12], [$this->freezer, 20], [$this->jar, 1]]);

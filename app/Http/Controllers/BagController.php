@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Resources\BagResource;
+use App\Http\Resources\BatchSlipResource;
 use App\Models\Bag;
 use App\Models\JarAct;
 use App\Support\Jars;
@@ -42,6 +43,8 @@ final class BagController
         $act = JarActReader::act(Node::decode($request->getContent()));
         $bags = $jars->act($act);
 
-        return new JsonResponse(['act' => JarAct::query()->findOrFail($act->id)->told(), 'bags' => BagResource::collection($bags)->resolve()], 201);
+        $done = JarAct::query()->findOrFail($act->id);
+
+        return new JsonResponse(['act' => $done->told(), 'bags' => BagResource::collection($bags)->resolve(), 'batches' => BatchSlipResource::collection($done->batches())->resolve()], 201);
     }
 }

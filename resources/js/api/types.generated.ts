@@ -2656,6 +2656,10 @@ export interface JarAct {
 export interface ActDone {
     act: JarAct
     bags: Bag[]
+    /**
+     * Batches of which more or less stands about than before
+     */
+    batches: BatchSlip[]
 }
 
 export interface PowerCutAnswer {

@@ -268,7 +268,12 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
     const weighed = ref<{ dog: string | null; times: number }>({ dog: null, times: 0 })
 
     outbox.follow((entry, answer) => {
-        if (entry.kind === 'jar-acts') all.bags.took((answer as ActDone).bags)
+        if (entry.kind === 'jar-acts') {
+            // both at once: a batch stands about and in a jar never, or nowhere
+            const done = answer as ActDone
+            all.bags.took(done.bags)
+            all.batches.took(done.batches)
+        }
         if (entry.kind === 'kitchen') known.value = answer as Kitchen
         if (entry.kind === 'recipes' && entry.method !== 'DELETE') {
             const one = answer as Recipe
