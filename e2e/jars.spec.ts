@@ -39,6 +39,25 @@ test('what was put away does not come back for a moment while the news of it is 
     await expect(shelf(page, 'The blue jar').getByRole('link', { name: /Lentil and celery crisps, 12 left/ })).toHaveCount(0)
 })
 
+test('a piece that was given is out of its bag, and stays out of it, before any news of it', async ({ page }) => {
+    await page.goto('/today')
+    const lentil = page.getByRole('button', { name: /^In the hand: Lentil/ })
+    await lentil.click()
+    const there = Number(/, (\d+) left/.exec((await lentil.getAttribute('aria-label')) ?? '')?.[1])
+    const left = (count: number): Locator => page.getByRole('button', { name: new RegExp(`^In the hand: Lentil and celery crisps, ${count} left`) })
+    await page.route('**/api/changes*', () => undefined)
+    const done = page.waitForResponse((one) => one.url().endsWith('/api/given'))
+    await door(page, 'Bosun').getByRole('button', { name: 'Give Bosun one' }).click()
+    await done
+    await page.waitForTimeout(500)
+    await expect(left(there - 1)).toBeVisible()
+    await page
+        .getByRole('region', { name: 'Given today' })
+        .getByRole('button', { name: /^Take back: Lentil and celery crisps, Bosun/ })
+        .click()
+    await expect(left(there)).toBeVisible()
+})
+
 test('a batch that stands about is put away in one tap, and taken back', async ({ page }) => {
     await page.goto('/jars')
     const loose = page.getByRole('list', { name: 'To put away' })

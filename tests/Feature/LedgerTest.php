@@ -46,7 +46,7 @@ it('gives a piece out of a bag: the bag has one less, the dog has had it, and wh
     $after = ($this->day)()['Bosun'];
     expect(Bag::query()->findOrFail($bag)->pieces)->toEqual(58.5)->and(LedgerEntry::query()->count())->toBe(1)
         ->and($after['leftKcal'])->toEqualWithDelta($before['leftKcal'] - $after['given']['kcal']['best'], 1e-9)->and($after['given']['kcal']['best'])->toBeGreaterThan(0)
-        ->and($told->json('dogs.0.leftKcal'))->toEqual($after['leftKcal'])->and($told->json('given.0.by'))->toBe('Tom')->and(DogDay::query()->firstOrFail()->kcal)->toEqualWithDelta($after['given']['kcal']['best'], 1e-9)
+        ->and($told->json('dogs.0.leftKcal'))->toEqual($after['leftKcal'])->and($told->json('bags.*.pieces'))->toEqual([58.5])->and($told->json('given.0.by'))->toBe('Tom')->and(DogDay::query()->firstOrFail()->kcal)->toEqualWithDelta($after['given']['kcal']['best'], 1e-9)
         ->and(fn () => DB::table('ledger_entries')->update(['pieces' => 3]))->toThrow(QueryException::class);
 });
 
@@ -56,7 +56,7 @@ it('takes it back: the pieces are in the bag again, and what was written stays',
     ($this->give)(['bag' => $bag, 'dogs' => [['dog' => ($this->dog)('Bosun'), 'pieces' => 2], ['dog' => ($this->dog)('Tuppence'), 'pieces' => 1]]], ['id' => $gift])->assertCreated();
     $back = ['id' => (string) Str::uuid(), 'at' => '2026-06-20T09:05:00.000Z', 'by' => 'Ines'];
     foreach ([1, 2] as $_) {
-        $this->postJson("/api/given/$gift/back", $back)->assertCreated()->assertJsonPath('given.0.undone', true);
+        $this->postJson("/api/given/$gift/back", $back)->assertCreated()->assertJsonPath('given.0.undone', true)->assertJsonPath('bags.0.pieces', 60);
     }
     expect(Bag::query()->findOrFail($bag)->pieces)->toEqual(60)->and(LedgerEntry::query()->count())->toBe(2)->and(($this->day)()['Bosun']['given']['kcal']['best'])->toEqual(0)->and(DogDay::query()->sum('kcal'))->toEqual(0);
     $this->postJson('/api/given/'.Str::uuid().'/back', $back)->assertStatus(404);

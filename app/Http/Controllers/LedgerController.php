@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Resources\BagResource;
 use App\Models\LedgerEntry;
 use App\Models\Loan;
+use App\Support\BagShelf;
 use App\Support\DayBook;
 use App\Support\KitchenClock;
 use App\Support\Ledger;
@@ -37,9 +39,11 @@ final class LedgerController
     }
 
     /** @throws RequestRefused when it cannot be */
-    public function store(Request $request, Ledger $ledger): JsonResponse
+    public function store(Request $request, Ledger $ledger, BagShelf $shelf): JsonResponse
     {
-        return new JsonResponse($ledger->give(GiftReader::gift(Node::decode($request->getContent()))), 201);
+        $gift = GiftReader::gift(Node::decode($request->getContent()));
+
+        return new JsonResponse($ledger->give($gift) + ['bags' => BagResource::collection($shelf->touchedBy($gift->id))->resolve()], 201);
     }
 
     /** @throws RequestRefused when nothing is to be borrowed */
@@ -54,7 +58,7 @@ final class LedgerController
     }
 
     /** @throws RequestRefused when there is nothing to take back */
-    public function takeBack(Request $request, string $gift, Ledger $ledger): JsonResponse
+    public function takeBack(Request $request, string $gift, Ledger $ledger, BagShelf $shelf): JsonResponse
     {
         if (! Str::isUuid($gift)) {
             throw (new ModelNotFoundException)->setModel(LedgerEntry::class);
@@ -63,8 +67,10 @@ final class LedgerController
         Gate::authorize('update', $entry);
         $said = Node::decode($request->getContent())->object(['id', 'at', 'by']);
 
-        return new JsonResponse($ledger->takeBack(
+        $day = $ledger->takeBack(
             $gift, JarActReader::uuid($said->required('id', 'The id of what is done')), new CarbonImmutable(LogReader::moment($said->required('at', 'When'))), trim($said->required('by', 'Who')->filled(60)),
-        ), 201);
+        );
+
+        return new JsonResponse($day + ['bags' => BagResource::collection($shelf->touchedBy($gift))->resolve()], 201);
     }
 }

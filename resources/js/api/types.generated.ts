@@ -2708,6 +2708,10 @@ export interface KitchenDay {
      */
     says?: string | null
     /**
+     * that something was given from, as they stand then; only in the answer to that
+     */
+    bags?: Bag[]
+    /**
      * whom the page asks after: of few, and of none of whom it was said
      */
     watch: AskAfter[]

@@ -30,6 +30,7 @@ import type {
     KeptPrice,
     KeptSwap,
     Kitchen,
+    KitchenDay,
     Occasion,
     OccasionFields,
     OwnFood,
@@ -274,6 +275,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             all.bags.took(done.bags)
             all.batches.took(done.batches)
         }
+        if (entry.kind === 'given') all.bags.took((answer as KitchenDay).bags ?? [])
         if (entry.kind === 'kitchen') known.value = answer as Kitchen
         if (entry.kind === 'recipes' && entry.method !== 'DELETE') {
             const one = answer as Recipe
