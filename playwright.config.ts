@@ -20,6 +20,8 @@ export default defineConfig({
         baseURL: process.env['MILDBOWL_URL'],
         viewport: { width: 1280, height: 800 },
         reducedMotion: 'reduce',
+        // what a test routes must reach it, and each opens a new browser; e2e/away.spec.ts lets it in
+        serviceWorkers: bench ? 'allow' : 'block',
         trace: 'off',
         // a button that is not there fails soon; two browsers on two cores can keep a page waiting
         actionTimeout: process.env['CI'] === undefined ? 5_000 : 12_000,

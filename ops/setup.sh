@@ -108,7 +108,7 @@ core_data() {
 front_end() {
   local inputs
   inputs=$(hash_of resources schemas package-lock.json vite.config.ts tsconfig.json)
-  if stamp_is front-end "$inputs" && [ -f public/build/manifest.json ]; then return; fi
+  if stamp_is front-end "$inputs" && [ -f public/build/manifest.json ] && [ -f public/sw.js ]; then return; fi
   step "front end" "the message above names the file; 'npm run check' says more."
   npm run --silent build >"$ROOT/var/vite.log" 2>&1 || { tail -n 40 "$ROOT/var/vite.log" >&2; return 1; }
   chmod -R a+rX public

@@ -14,6 +14,7 @@ import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
+import AwayPlace from './kitchen/AwayPlace.vue'
 import { useKitchen } from './kitchen/useKitchen'
 import IconButton from './ui/IconButton.vue'
 import { KEYS, lead, leading, led, pressed, type Key } from './ui/keys'
@@ -61,6 +62,8 @@ const PLACES = [
 const isNarrow = useMediaQuery('(max-width: 640px)')
 const isNight = computed(() => theme.global.current.value.dark)
 const here = computed(() => String(route.meta['place'] ?? ''))
+/** The kitchen never answered: a place without it would look empty, and is not. Some can be used all the same. */
+const isUnknown = computed(() => kitchen.kitchen === null && kitchen.trouble !== null && route.meta['away'] !== true)
 const letters = computed(() => (KEYS as readonly Key[]).filter((one) => one.then !== undefined))
 
 // dialogs hang outside the application's own element and take their colours from here
@@ -147,7 +150,7 @@ void kitchen.open()
         <p v-if="kitchen.trouble !== null" class="trouble" role="alert">
             {{ kitchen.trouble }} <v-btn variant="outlined" @click="kitchen.open()">Try again</v-btn>
         </p>
-        <main id="place" tabindex="-1" :inert="raided || showsKeys"><router-view /></main>
+        <main id="place" tabindex="-1" :inert="raided || showsKeys"><AwayPlace v-if="isUnknown" /><router-view v-else /></main>
         <footer class="standing">
             {{
                 kitchen.choices?.standingWords ??

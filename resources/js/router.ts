@@ -2,7 +2,7 @@ import { createRouter, createWebHistory } from 'vue-router'
 import BenchPlace from './bench/BenchPlace.vue'
 import { tell } from './ui/notices'
 
-/** Each thing has an address of its own: a recipe, a dog, a rule, a jar. `place` is the door of the rail that a page belongs to. */
+/** Each thing has an address of its own: a recipe, a dog, a rule, a jar. `place` is the door of the rail that a page belongs to; `away`: it says nothing wrong where the kitchen never answered. */
 export const router = createRouter({
     history: createWebHistory(),
     scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? {} : { top: 0 }),
@@ -21,7 +21,7 @@ export const router = createRouter({
             component: () => import('./feeding/OccasionPlace.vue'),
             meta: { title: 'Occasion', place: 'today' },
         },
-        { path: '/bench/:sheet?', name: 'bench', component: BenchPlace, meta: { title: 'Bench', place: 'bench' } },
+        { path: '/bench/:sheet?', name: 'bench', component: BenchPlace, meta: { title: 'Bench', place: 'bench', away: true } },
         { path: '/studio', name: 'studio', component: () => import('./baking/StudioPlace.vue'), meta: { title: 'Cut studio', place: 'bench' } },
         { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPlace.vue'), meta: { title: 'Shelf', place: 'bench' } },
         { path: '/card/:id', name: 'card', component: () => import('./shelf/CardPlace.vue'), meta: { title: 'Card', place: 'bench' } },
@@ -81,7 +81,7 @@ export const router = createRouter({
                     meta: { title: 'What was confirmed' },
                 },
                 { path: 'house', name: 'house', component: () => import('./kitchen/SettingsPlace.vue'), meta: { title: 'House rules' } },
-                { path: 'shopping', name: 'shopping', component: () => import('./pantry/ShoppingPart.vue'), meta: { title: 'Shopping' } },
+                { path: 'shopping', name: 'shopping', component: () => import('./pantry/ShoppingPart.vue'), meta: { title: 'Shopping', away: true } },
                 { path: 'in-and-out', name: 'in-and-out', component: () => import('./kitchen/InOutPart.vue'), meta: { title: 'In and out' } },
                 { path: 'backup', name: 'backup', component: () => import('./kitchen/BackupPart.vue'), meta: { title: 'Backup' } },
                 { path: 'trash', name: 'trash', component: () => import('./kitchen/TrashPart.vue'), meta: { title: 'Trash' } },

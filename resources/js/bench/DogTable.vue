@@ -36,7 +36,8 @@ function worst(dog: Dog): Level | null {
 <template>
     <section class="table" aria-labelledby="table-title">
         <h2 id="table-title">At the table</h2>
-        <ul v-roving>
+        <p v-if="kitchen.kitchen === null && kitchen.trouble !== null" class="hint">Who sits here is known once the kitchen answers.</p>
+        <ul v-else v-roving>
             <li v-for="dog in shown" :key="dog.id">
                 <button type="button" class="seat" :class="{ 'seat--taken': dog.atTable }" :aria-pressed="dog.atTable" @click="kitchen.seat(dog)">
                     <span class="seat__name">{{ dog.name }}</span>

@@ -127,8 +127,12 @@ const leftOvers = useLeftOvers(props.jars)
 const all = computed(() => props.jars.kitchen.dogs.length)
 const namesOf = (dogs: { name: string }[]): string => (dogs.length === all.value ? 'every dog' : dogs.map((one) => one.name).join(', '))
 const isShort = computed(() => plan.value?.shortOn != null && daysBetween(today.value, plan.value.shortOn) <= 10)
+/** what is not known yet may be due */
 const isCalm = computed(
     () =>
+        props.jars.kitchen.isWhole &&
+        plan.value !== null &&
+        props.day.day.value?.date === today.value &&
         [over, soon, thaws, freezes, making, vets, weighs, leftOvers, without, bakes, trials, occasions].every((one) => one.value.length === 0) &&
         props.jars.loose.value.length === 0 &&
         !isShort.value,

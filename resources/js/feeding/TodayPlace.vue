@@ -213,7 +213,7 @@ const backs = computed(() =>
                     <v-btn v-if="inReach.length < givable.length" variant="text" @click="reachesAll = true"
                         >{{ givable.length - inReach.length }} more</v-btn
                     >
-                    <p v-if="givable.length === 0" class="hint">
+                    <p v-if="kitchen.all.bags.isLaid && givable.length === 0" class="hint">
                         No treat is open. <router-link to="/jars">The jars</router-link> tell what is frozen; what is given besides can be written
                         down all the same.
                     </p>

@@ -192,6 +192,26 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         ) as Recipe
     }
 
+    const listing = new Set<string>()
+
+    /** Asks for one list; where it does not come, fill() asks again. */
+    function list(kind: 'places' | 'planned' | 'occasions' | 'trials' | 'stock' | 'bags' | 'batches' | 'accepted'): void {
+        listing.add(kind)
+        void all[kind]
+            .load()
+            .catch(() => undefined)
+            .finally(() => listing.delete(kind))
+    }
+
+    /** The kitchen answers again: the lists that did not come when it was opened are asked for. */
+    function fill(): void {
+        for (const kind of ['places', 'planned', 'occasions', 'trials', 'stock', 'bags', 'batches', 'accepted'] as const)
+            if (!all[kind].isLaid && !listing.has(kind)) list(kind)
+    }
+
+    /** Every list is here: only then is one that is empty nothing. */
+    const isWhole = computed(() => Object.values(all).every((kind) => kind.isLaid))
+
     let opening: Promise<void> | null = null
 
     function open(): Promise<void> {
@@ -208,12 +228,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
     async function openNow(): Promise<void> {
         for (const kind of Object.values(all)) kind.asks()
         // what a first page may show is asked for at once, beside the rest
-        void all.places.load().catch(() => undefined)
-        void all.planned.load().catch(() => undefined)
-        void all.occasions.load().catch(() => undefined)
-        void all.trials.load().catch(() => undefined)
-        void all.stock.load().catch(() => undefined)
-        void all.bags.load().catch(() => undefined)
+        for (const kind of ['places', 'planned', 'occasions', 'trials', 'stock', 'bags'] as const) list(kind)
         try {
             const [opened, chosen] = await Promise.all([api.kitchen(), choices.value ?? api.choices()])
             known.value = opened.kitchen
@@ -223,8 +238,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
             choices.value = markRaw(chosen)
             trouble.value = null
             all.recipes.lay(await api.shelf())
-            void all.batches.load().catch(() => undefined)
-            void all.accepted.load().catch(() => undefined)
+            for (const kind of ['batches', 'accepted'] as const) list(kind)
             // words to offer can come when they come
             vocabulary.value ??= await api.vocabulary().catch(() => null)
         } catch (error) {
@@ -347,6 +361,8 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         nameOf,
         open,
         opened,
+        fill,
+        isWhole,
         took,
         recipe,
         seat,

@@ -30,6 +30,7 @@ export function useNews(kitchen: KitchenOnPage, outbox: Outbox): void {
                 const news = await api.changes(kitchen.number)
                 if (news.anew) await kitchen.open()
                 else if (news.number !== kitchen.number) kitchen.took(news)
+                kitchen.fill()
             }
             outbox.state.away = kitchen.number === null
         } catch (error) {

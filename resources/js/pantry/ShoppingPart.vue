@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { api } from '../api/client'
+import { api, kitchenTime } from '../api/client'
 import type { ShoppingAnswer } from '../api/types.generated'
 import { fieldsOf } from '../feeding/useOccasion'
 import { useKitchen } from '../kitchen/useKitchen'
@@ -36,30 +36,46 @@ interface Kept {
     byDays: boolean
     times: number
     days: number
+    /** the occasion it was made for */
+    occasion?: string | undefined
     ticked: string[]
     list: ShoppingAnswer | null
+    /** what the list is of, and when it was made; ticks may be younger */
+    of?: string | undefined
+    made?: number | undefined
     at: number
 }
 const kept = ((): Partial<Kept> => {
     try {
         const read = JSON.parse(store.getItem(KEY) ?? '{}') as Partial<Kept>
-        return Date.now() - (read.at ?? 0) <= LASTS_MS ? read : {}
+        return kitchenTime() - (read.at ?? 0) <= LASTS_MS ? read : {}
     } catch {
         return {}
     }
 })()
 const soon = computed(() => {
-    const until = dayIn(kitchen.kitchen?.timezone ?? 'UTC', new Date(Date.now() + LASTS_MS))
-    return kitchen.all.planned.items.filter((one) => one.on <= until).map((one) => one.recipeId)
+    const until = dayIn(kitchen.kitchen?.timezone ?? 'UTC', new Date(kitchenTime() + LASTS_MS))
+    return kitchen.all.planned.items.filter((one) => one.batchId === null && one.on <= until).map((one) => one.recipeId)
 })
 const form = reactive({
-    recipes: kept.recipes ?? [...new Set(soon.value)],
+    recipes: kept.recipes ?? [],
     byDays: kept.byDays ?? false,
     times: kept.times ?? 1,
     days: kept.days ?? 7,
     many: kept.many ?? {},
 })
 const ticked = ref(new Set(kept.ticked ?? []))
+/** The list that was made last, of what, and when. */
+const last = ref({ list: kept.list ?? null, of: kept.of, made: kept.made })
+const occasion = ref(kept.occasion)
+// what is planned stands there where nobody chose anything yet
+watch(
+    () => kitchen.all.planned.isLaid && kept.recipes === undefined && asked.value === undefined,
+    (is) => {
+        if (is && form.recipes.length === 0) form.recipes = [...new Set(soon.value)]
+    },
+    { immediate: true },
+)
 watch(
     asked,
     async (one, before) => {
@@ -70,7 +86,10 @@ watch(
             form.byDays = false
             form.many = Object.fromEntries(needed.map((treat) => [treat.id, treat.times]))
             form.recipes = needed.map((treat) => treat.id)
-            ticked.value = new Set()
+            // opened anew in the shop it is the same list, and what lies in the basket stays ticked
+            if (occasion.value !== one.id) ticked.value = new Set()
+            occasion.value = one.id
+            keep()
         })
     },
     { immediate: true },
@@ -109,12 +128,23 @@ const { answer, problem, stale } = useAsked<ShoppingAnswer>({
               ),
     immediate: true,
 })
-/** In the shop nobody answers: the list that was made at home stands. */
-const list = computed(() => answer.value ?? (form.recipes.join() === (kept.recipes ?? []).join() ? (kept.list ?? null) : null))
+const wanted = computed(() => JSON.stringify([form.recipes, form.byDays, form.byDays ? form.days : form.times, form.many]))
+watch([answer, stale], ([one, isStale]) => {
+    if (one === null || isStale) return
+    last.value = { list: one, of: wanted.value, made: kitchenTime() }
+    keep()
+})
+/** In the shop nobody answers: the list that was made at home of the same stands. */
+const list = computed(() => answer.value ?? (last.value.of === wanted.value ? last.value.list : null))
+const isKept = computed(() => answer.value === null && problem.value !== null && list.value !== null)
+const madeOn = computed(() =>
+    new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: kitchen.kitchen?.timezone }).format(last.value.made),
+)
 const buys = computed(() => (list.value?.aisles ?? []).flatMap((aisle) => aisle.items))
 
 function keep(): void {
-    store.setItem(KEY, JSON.stringify({ ...form, ticked: [...ticked.value], list: list.value, at: Date.now() } satisfies Kept))
+    const all = { ...form, ...last.value, occasion: occasion.value, ticked: [...ticked.value], at: kitchenTime() } satisfies Kept
+    store.setItem(KEY, JSON.stringify(all))
 }
 function tick(key: string): void {
     const now = new Set(ticked.value)
@@ -151,7 +181,15 @@ const print = (): void => {
 
 <template>
     <div class="shopping">
-        <form class="inout__part shopping__choose" aria-label="What is baked" @submit.prevent>
+        <p v-if="kitchen.kitchen === null && kitchen.trouble !== null && list === null" class="hint" role="status">
+            No list was made in this browser: it is made of what the kitchen knows, and stays here then.
+        </p>
+        <form
+            v-if="kitchen.kitchen !== null || kitchen.trouble === null"
+            class="inout__part shopping__choose"
+            aria-label="What is baked"
+            @submit.prevent
+        >
             <PickMany
                 v-model="form.recipes"
                 label="What is to be baked"
@@ -185,11 +223,18 @@ const print = (): void => {
                 <NumberField v-else label="Batches of each" :value="form.times" :above="0" :most="50" @meant="batches($event ?? 1)" />
             </div>
         </form>
-        <p v-if="(failed ?? (list === null ? problem : null)) !== null" class="problem" role="alert">{{ failed ?? problem }}</p>
-        <p v-if="form.recipes.length === 0" class="hint">Choose what is to be baked: the list is made of it, less what stands at hand.</p>
+        <p v-if="(failed ?? (list === null && kitchen.kitchen !== null ? problem : null)) !== null" class="problem" role="alert">
+            {{ failed ?? problem }}
+        </p>
+        <p v-if="form.recipes.length === 0 && kitchen.kitchen !== null" class="hint">
+            Choose what is to be baked: the list is made of it, less what stands at hand.
+        </p>
         <template v-if="list !== null">
             <section class="inout__part shopping__list" :class="{ 'said-before': stale && answer !== null }" aria-labelledby="shopping-title">
                 <h2 id="shopping-title">To buy</h2>
+                <p v-if="isKept" class="hint" role="status">
+                    The list of {{ madeOn }}. Ticks are kept here; what was baked, bought or changed at home since is not in it.
+                </p>
                 <p v-if="buys.length === 0 && list.unread.length === 0">Nothing: all of it is at hand.</p>
                 <div v-for="aisle in list.aisles" :key="aisle.aisle">
                     <h3>{{ aisle.label }}</h3>
@@ -227,7 +272,9 @@ const print = (): void => {
                 </p>
                 <p class="inout__ways shopping__tools">
                     <v-btn variant="flat" color="primary" @click="(keep(), print())">Print</v-btn
-                    ><v-btn v-if="bought.length > 0" variant="outlined" @click="putAway">Put {{ bought.length }} away: at hand now</v-btn>
+                    ><v-btn v-if="bought.length > 0 && kitchen.all.stock.isLaid" variant="outlined" @click="putAway"
+                        >Put {{ bought.length }} away: at hand now</v-btn
+                    >
                 </p>
             </section>
             <section v-if="list.atHand.length > 0" class="inout__part" aria-labelledby="shopping-there">

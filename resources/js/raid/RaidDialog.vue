@@ -211,7 +211,14 @@ function print(): void {
             <p class="raid__words" role="alert">{{ answer?.words ?? STANDING }}</p>
             <p class="unseen" role="status">{{ counted }}</p>
             <template v-if="dog === null">
-                <p>Which dog?</p>
+                <p v-if="kitchen.kitchen === null">
+                    Nothing can be counted: the kitchen does not answer. Do not wait for it. Say what it ate, how much, and when.
+                </p>
+                <p v-else-if="kitchen.dogs.length === 0">
+                    No dog lives in this kitchen yet: it is counted by a dog's weight.
+                    <router-link to="/dogs/new" @click="open = false">Add the dog</router-link>, and do not wait for it with the call.
+                </p>
+                <p v-else>Which dog?</p>
                 <div class="raid__dogs">
                     <button v-for="one in kitchen.dogs" :key="one.id" type="button" class="raid__dog" @click="dog = one">
                         {{ one.name }}<small>{{ units.weight(one) }}</small>
