@@ -98,7 +98,7 @@ test('the shelf is looked through, and one recipe is changed until the dog with 
     expect(shelf.map((one) => one.title)).toContain('Venison and parsnip coins')
 })
 
-test('its bakes are planned, bought for, invited to and labelled', async ({ page }) => {
+test('its bakes are planned, bought for, invited to and labelled', async ({ page, browser, baseURL }) => {
     await birthday(page)
     await expect(answer(page).locator('.backward')).toContainText('Bake')
     await page.getByRole('button', { name: /Plan (this bake|these \d bakes)/ }).click()
@@ -114,6 +114,16 @@ test('its bakes are planned, bought for, invited to and labelled', async ({ page
     await expect(page.locator('.shopping__list')).toContainText('egg')
     await page.getByRole('button', { name: 'What would a swap save?' }).click()
     await expect(page.locator('.shopping__savings, .shopping [role=status]').first()).toBeVisible()
+    // opened anew in the shop it is the same list, and what lies in the basket stays ticked
+    await page.locator('.shopping__list').getByRole('checkbox').first().check()
+    await page.reload()
+    await expect(page.locator('.shopping__choose')).toContainText('For Quill is twelve:')
+    await expect(page.locator('.shopping__list').getByRole('checkbox', { checked: true })).toHaveCount(1)
+    // whoever chose nothing yet finds what is planned
+    const other = await browser.newPage({ baseURL })
+    await other.goto('/cupboard/shopping')
+    await expect(other.getByRole('region', { name: 'To buy' })).toContainText('egg')
+    await other.close()
     await birthday(page)
     await page.getByRole('link', { name: 'Their labels' }).click()
     await expect(page.locator('.print-page').first()).toContainText('Made for Pim, 12 pieces in it')
