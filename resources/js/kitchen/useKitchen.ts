@@ -1,4 +1,4 @@
-import { computed, markRaw, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
+import { computed, reactive, ref, shallowRef, watch, type InjectionKey } from 'vue'
 import {
     api,
     KitchenProblem,
@@ -46,6 +46,8 @@ import type {
     Vocabulary,
 } from '../api/types.generated'
 import { dogWith, kitchenWith, occasionWith, productWith, slipOf, slipWith, trialWith } from './written'
+import { openingOf } from './opening'
+import { wordsOf } from './wordsOf'
 import { useCollection, type Collection } from './useCollection'
 import { given } from '../ui/given'
 
@@ -192,59 +194,7 @@ export function createKitchen(outbox: Outbox = new Outbox()) {
         ) as Recipe
     }
 
-    const listing = new Set<string>()
-
-    /** Asks for one list; where it does not come, fill() asks again. */
-    function list(kind: 'places' | 'planned' | 'occasions' | 'trials' | 'stock' | 'bags' | 'batches' | 'accepted'): void {
-        listing.add(kind)
-        void all[kind]
-            .load()
-            .catch(() => undefined)
-            .finally(() => listing.delete(kind))
-    }
-
-    /** The kitchen answers again: the lists that did not come when it was opened are asked for. */
-    function fill(): void {
-        for (const kind of ['places', 'planned', 'occasions', 'trials', 'stock', 'bags', 'batches', 'accepted'] as const)
-            if (!all[kind].isLaid && !listing.has(kind)) list(kind)
-    }
-
-    /** Every list is here: only then is one that is empty nothing. */
-    const isWhole = computed(() => Object.values(all).every((kind) => kind.isLaid))
-
-    let opening: Promise<void> | null = null
-
-    function open(): Promise<void> {
-        opening = openNow()
-
-        return opening
-    }
-
-    /** Settled once everything the kitchen holds is here, or it did not answer. */
-    function opened(): Promise<void> {
-        return opening ?? open()
-    }
-
-    async function openNow(): Promise<void> {
-        for (const kind of Object.values(all)) kind.asks()
-        // what a first page may show is asked for at once, beside the rest
-        for (const kind of ['places', 'planned', 'occasions', 'trials', 'stock', 'bags'] as const) list(kind)
-        try {
-            const [opened, chosen] = await Promise.all([api.kitchen(), choices.value ?? api.choices()])
-            known.value = opened.kitchen
-            number.value = opened.number
-            for (const kind of ['dogs', 'products', 'names', 'foods', 'swaps', 'prices', 'words'] as const)
-                (all[kind] as unknown as Collection<{ id: string; version: number }, unknown>).lay(opened[kind])
-            choices.value = markRaw(chosen)
-            trouble.value = null
-            all.recipes.lay(await api.shelf())
-            for (const kind of ['batches', 'accepted'] as const) list(kind)
-            // words to offer can come when they come
-            vocabulary.value ??= await api.vocabulary().catch(() => null)
-        } catch (error) {
-            trouble.value = wordsOf(error)
-        }
-    }
+    const { open, opened, fill, isWhole } = openingOf(all, { kitchen: known, number, choices, vocabulary, trouble })
 
     /** Takes what another page or person changed. */
     function took(changes: Changes): void {
@@ -391,6 +341,4 @@ export function useKitchen(): KitchenOnPage {
     return given(KITCHEN)
 }
 
-export function wordsOf(error: unknown): string {
-    return error instanceof KitchenProblem ? error.message : 'Something went wrong in this page. What you typed is kept in this browser.'
-}
+export { wordsOf }

@@ -25,7 +25,7 @@ export function useNews(kitchen: KitchenOnPage, outbox: Outbox): void {
         looking = true
         const wasAway = outbox.state.away
         try {
-            if (kitchen.number === null) await kitchen.open()
+            if (kitchen.number === null || !kitchen.all.recipes.isLaid) await kitchen.open()
             else {
                 const news = await api.changes(kitchen.number)
                 if (news.anew) await kitchen.open()
