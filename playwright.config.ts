@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test'
 
 const shots = process.env['MILDBOWL_SHOTS'] !== undefined
+const isCI = process.env['CI'] !== undefined
 const bench = process.env['MILDBOWL_BENCH'] !== undefined
 
 /** Drives the served application in Debian's Chromium. bin/test starts the instance and names its address. */
@@ -11,9 +12,10 @@ export default defineConfig({
     workers: bench || shots ? 1 : (process.env['MILDBOWL_URLS'] ?? '').split(' ').length,
     fullyParallel: false,
     // a second try tells what is flaky from what is broken; bin/test tries the flaky alone
-    retries: bench || shots || process.env['CI'] === undefined ? 0 : 1,
-    timeout: 60_000,
-    expect: { timeout: 8_000 },
+    retries: bench || shots || !isCI ? 0 : 1,
+    // a button that is not there fails soon; two browsers on two cores can keep a page waiting
+    timeout: isCI ? 150_000 : 60_000,
+    expect: { timeout: isCI ? 12_000 : 8_000 },
     outputDir: 'var/playwright',
     reporter: [['list'], ['json', { outputFile: 'var/playwright.json' }]],
     use: {
@@ -23,8 +25,7 @@ export default defineConfig({
         // what a test routes must reach it, and each opens a new browser; e2e/away.spec.ts lets it in
         serviceWorkers: bench ? 'allow' : 'block',
         trace: 'off',
-        // a button that is not there fails soon; two browsers on two cores can keep a page waiting
-        actionTimeout: process.env['CI'] === undefined ? 5_000 : 12_000,
+        actionTimeout: isCI ? 12_000 : 5_000,
         launchOptions: {
             executablePath: '/usr/bin/chromium-headless-shell',
             args: [

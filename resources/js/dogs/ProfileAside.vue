@@ -69,17 +69,20 @@ weighings.load().catch((error: unknown) => {
 
 async function weigh(): Promise<void> {
     if (weighed.kg === null) return
+    const sent = { ...weighed }
+    // at once: what is typed next is not to be wiped when the answer comes
+    anew()
+    weighed.bodyCondition = null
     try {
         await weighings.keep(null, {
-            on: weighed.on,
-            weight: `${weighed.kg} ${unit.value}`,
-            ...(weighed.bodyCondition === null ? {} : { bodyCondition: weighed.bodyCondition }),
+            on: sent.on,
+            weight: `${sent.kg} ${unit.value}`,
+            ...(sent.bodyCondition === null ? {} : { bodyCondition: sent.bodyCondition }),
         })
-        weighed.bodyCondition = null
-        anew()
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
+        if (weighed.kg === null) Object.assign(weighed, sent)
     }
 }
 

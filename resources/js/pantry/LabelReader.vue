@@ -38,6 +38,8 @@ const outbox = useOutbox()
 const photo = shallowRef<HTMLCanvasElement | null>(null)
 const read = ref<ReadPhoto | null>(null)
 const problem = ref<string | null>(null)
+/** the picture of what is kept is on its way */
+const busy = ref(false)
 
 const {
     answer,
@@ -106,25 +108,34 @@ function another(): void {
 
 async function keep(): Promise<void> {
     problem.value = null
-    const isNew = id.value === null
+    const sent = { id: id.value, name: name.value, number: number.value, ingredients: ingredients.value, poor: poor.value }
+    const [picture, answered] = [photo.value, read.value]
+    busy.value = true
     try {
-        const photoId = photo.value === null ? undefined : await keepPhotograph(outbox, photo.value, `the label of ${name.value}`)
-        const product = await kitchen.all.products.keep(id.value, {
-            name: name.value,
-            number: number.value,
-            ingredients: ingredients.value,
+        const photoId = picture === null ? undefined : await keepPhotograph(outbox, picture, `the label of ${sent.name}`)
+        // before the answer comes: what is read or opened meanwhile is not to be wiped by it
+        if (id.value === sent.id && name.value === sent.name && ingredients.value === sent.ingredients) another()
+        busy.value = false
+        const product = await kitchen.all.products.keep(sent.id, {
+            name: sent.name,
+            number: sent.number,
+            ingredients: sent.ingredients,
             ...(photoId === undefined ? {} : { photoId }),
         })
-        another()
         tell(
             kitchen.all.products.waits(product.id)
                 ? 'It waits for the kitchen.'
-                : isNew || product.readings.length < 2
+                : sent.id === null || product.readings.length < 2
                   ? `“${product.name}” is kept with today's date.`
                   : `“${product.name}” is kept beside the older wording.`,
         )
     } catch (error) {
         problem.value = wordsOf(error)
+        busy.value = false
+        if (name.value !== '' || ingredients.value !== '' || photo.value !== null) return
+        ;[id.value, name.value, number.value, ingredients.value, poor.value] = [sent.id, sent.name, sent.number, sent.ingredients, sent.poor]
+        photo.value = picture
+        read.value = answered
     }
 }
 </script>
@@ -196,7 +207,7 @@ async function keep(): Promise<void> {
             </ol>
             <p class="paper__ends">
                 <v-btn @click="another">Another</v-btn
-                ><v-btn variant="flat" color="primary" :disabled="name.trim() === '' || doubts.length > 0" @click="keep">{{
+                ><v-btn variant="flat" color="primary" :disabled="name.trim() === '' || doubts.length > 0 || busy" @click="keep">{{
                     id === null ? 'Keep as a product' : 'Keep this wording'
                 }}</v-btn>
             </p>

@@ -113,6 +113,9 @@ export function useShopping() {
             () => form.times,
             () => form.days,
             () => kitchen.version,
+            // what is at hand, and what lies open
+            () => kitchen.all.stock.items.map((one) => `${one.ingredient} ${one.state}`).join(),
+            () => kitchen.number,
         ],
         ask: (signal) =>
             form.recipes.length === 0 || !kitchen.all.recipes.isLaid

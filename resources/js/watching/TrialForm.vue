@@ -34,21 +34,24 @@ async function begin(): Promise<void> {
 
         return
     }
+    const sent = { ...form, foods: [...form.foods] }
     busy.value = true
+    // at once: what is chosen next is not to be wiped when the answer comes
+    anew()
+    form.foods = []
+    form.vetSaid = false
     try {
         await kitchen.all.trials.keep(null, {
             dogId: props.dog.id,
-            kind: form.kind,
-            foods: [...form.foods],
-            from: form.from,
-            ...(form.vetSaid ? { vetSaid: true } : {}),
+            kind: sent.kind,
+            foods: sent.foods,
+            from: sent.from,
+            ...(sent.vetSaid ? { vetSaid: true } : {}),
         })
-        tell(`A trial of ${props.dog.name}: ${form.foods.map((one) => kitchen.nameOf(one)).join(', ')}.`)
-        form.foods = []
-        form.vetSaid = false
-        anew()
+        tell(`A trial of ${props.dog.name}: ${sent.foods.map((one) => kitchen.nameOf(one)).join(', ')}.`)
     } catch (error) {
         problem.value = wordsOf(error)
+        if (form.foods.length === 0) Object.assign(form, sent)
     }
     busy.value = false
 }
