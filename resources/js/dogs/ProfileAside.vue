@@ -42,7 +42,7 @@ const BODIES = [
     { value: 8, title: '8 fat' },
     { value: 9, title: '9 very fat' },
 ]
-const { anew } = useDraft(`weighing.${props.dog.id}.${kitchen.kitchen?.weightsAs ?? 'kg'}`, weighed)
+const { send } = useDraft(`weighing.${props.dog.id}.${kitchen.kitchen?.weightsAs ?? 'kg'}`, weighed)
 
 const {
     answer,
@@ -69,20 +69,17 @@ weighings.load().catch((error: unknown) => {
 
 async function weigh(): Promise<void> {
     if (weighed.kg === null) return
-    const sent = { ...weighed }
-    // at once: what is typed next is not to be wiped when the answer comes
-    anew()
-    weighed.bodyCondition = null
     try {
-        await weighings.keep(null, {
-            on: sent.on,
-            weight: `${sent.kg} ${unit.value}`,
-            ...(sent.bodyCondition === null ? {} : { bodyCondition: sent.bodyCondition }),
-        })
+        await send((sent) =>
+            weighings.keep(null, {
+                on: sent.on,
+                weight: `${sent.kg} ${unit.value}`,
+                ...(sent.bodyCondition === null ? {} : { bodyCondition: sent.bodyCondition }),
+            }),
+        )
         problem.value = null
     } catch (error) {
         problem.value = wordsOf(error)
-        if (weighed.kg === null) Object.assign(weighed, sent)
     }
 }
 

@@ -35,6 +35,31 @@ describe('what is typed in a form', () => {
         expect(held.size).toBe(0)
     })
 
+    it('leaves the form at once when it is sent, and stands there again when it is refused and nothing was typed since', async () => {
+        const form = reactive({ food: '', grams: null as number | null })
+        const draft = effectScope().run(() => useDraft('price', form, null, heldStore()))
+        const refused = async (typed: string): Promise<unknown> => {
+            Object.assign(form, { food: 'oats', grams: 500 })
+            const answer = draft?.send((sent) => {
+                expect([sent, { ...form }]).toEqual([
+                    { food: 'oats', grams: 500 },
+                    { food: '', grams: null },
+                ])
+                form.food = typed
+
+                return Promise.reject(new Error('no'))
+            })
+            await expect(answer).rejects.toThrow('no')
+
+            return { ...form }
+        }
+        expect(await refused('')).toEqual({ food: 'oats', grams: 500 })
+        expect(await refused('rice')).toEqual({ food: 'rice', grams: null })
+        form.food = 'beet'
+        await draft?.send(() => Promise.resolve())
+        expect(form.food).toBe('')
+    })
+
     it('is no draft where nothing differs, and none once it was sent', async () => {
         const held = new Map<string, string>()
         const scope = effectScope()

@@ -20,7 +20,14 @@ export function useDraft<T extends object>(
     on: number | null = null,
     store: Store = ownStore(),
     lastsMs = Infinity,
-): { back: Ref<boolean>; forget: () => void; anew: () => void; base: Ref<T>; on: Ref<number | null> } {
+): {
+    back: Ref<boolean>
+    forget: () => void
+    anew: () => void
+    send: (work: (sent: T) => Promise<unknown>) => Promise<void>
+    base: Ref<T>
+    on: Ref<number | null>
+} {
     const key = PREFIX + name
     const opened = copy(form)
     const base = ref(copy(form)) as Ref<T>
@@ -63,6 +70,19 @@ export function useDraft<T extends object>(
         store.removeItem(key)
     }
 
+    /** Empties the form at once and sends what it held: refused, that stands there again, unless something was typed since. */
+    async function send(work: (sent: T) => Promise<unknown>): Promise<void> {
+        const sent = copy(form)
+        anew()
+        const emptied = JSON.stringify(form)
+        try {
+            await work(sent)
+        } catch (error) {
+            if (JSON.stringify(form) === emptied) Object.assign(form, sent)
+            throw error
+        }
+    }
+
     const soon = useDebounceFn(write, AFTER_MS, { maxWait: 2 * AFTER_MS })
     watch(
         form,
@@ -74,7 +94,7 @@ export function useDraft<T extends object>(
     if (typeof window !== 'undefined') useEventListener(window, 'pagehide', write)
     onScopeDispose(write)
 
-    return { back, forget, anew, base, on: begunOn }
+    return { back, forget, anew, send, base, on: begunOn }
 }
 
 function copy<T>(value: T): T {

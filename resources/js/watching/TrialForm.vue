@@ -11,7 +11,7 @@ import { useDraft } from '../ui/useDraft'
 const props = defineProps<{ dog: Dog; today: string; eliminates: boolean }>()
 const kitchen = useKitchen()
 const form = reactive({ kind: 'new-food' as Trial['kind'], foods: [] as string[], from: props.today, vetSaid: false })
-const { anew } = useDraft(`trial.${props.dog.id}`, form)
+const { send } = useDraft(`trial.${props.dog.id}`, form)
 const problem = ref<string | null>(null)
 const busy = ref(false)
 const KINDS = computed(() => [
@@ -34,24 +34,20 @@ async function begin(): Promise<void> {
 
         return
     }
-    const sent = { ...form, foods: [...form.foods] }
     busy.value = true
-    // at once: what is chosen next is not to be wiped when the answer comes
-    anew()
-    form.foods = []
-    form.vetSaid = false
     try {
-        await kitchen.all.trials.keep(null, {
-            dogId: props.dog.id,
-            kind: sent.kind,
-            foods: sent.foods,
-            from: sent.from,
-            ...(sent.vetSaid ? { vetSaid: true } : {}),
+        await send(async (sent) => {
+            await kitchen.all.trials.keep(null, {
+                dogId: props.dog.id,
+                kind: sent.kind,
+                foods: sent.foods,
+                from: sent.from,
+                ...(sent.vetSaid ? { vetSaid: true } : {}),
+            })
+            tell(`A trial of ${props.dog.name}: ${sent.foods.map((one) => kitchen.nameOf(one)).join(', ')}.`)
         })
-        tell(`A trial of ${props.dog.name}: ${sent.foods.map((one) => kitchen.nameOf(one)).join(', ')}.`)
     } catch (error) {
         problem.value = wordsOf(error)
-        if (form.foods.length === 0) Object.assign(form, sent)
     }
     busy.value = false
 }
